@@ -1,0 +1,57 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>A piece with what its method needs to know.</summary>
+/// <param name="Piece">The piece.</param>
+/// <param name="Outline">Its outline, mm.</param>
+/// <param name="Cloth">Its cloth.</param>
+/// <param name="Offset">The outline moved outwards by a distance, mm, with its holes or with them filled.</param>
+public sealed record PieceAtWork(Piece Piece, Outline Outline, Cloth Cloth, Func<double, bool, Area> Offset);
+
+/// <summary>One thing of a method's order: a stage the machine sews, or work for hands.</summary>
+public abstract record MethodAct;
+
+public sealed record StageAct(StageRole Role) : MethodAct;
+
+public sealed record HandAct(HandWork Work) : MethodAct;
+
+/// <summary>How a piece is applied: its stages, where hands come in, and what it wants cut.</summary>
+public interface IAppliqueMethod
+{
+    Method Id { get; }
+
+    string Name { get; }
+
+    /// <summary>One sentence for somebody who never did appliqué.</summary>
+    string Summary { get; }
+
+    /// <summary>How far inside the outline the tack-down runs when nothing else is set, mm.</summary>
+    double TackInset { get; }
+
+    /// <summary>How far outside the outline the cloth is cut before it is laid, mm.</summary>
+    double CutAllowance { get; }
+
+    /// <summary>True when the cut shape is the finished piece, false when it is a rough template.</summary>
+    bool CutsToSize { get; }
+
+    /// <summary>How far the cut edge may end up from the outline: inwards and outwards, mm.</summary>
+    EdgeShift Shift(double tackInset);
+
+    /// <summary>The method's own order.</summary>
+    ImmutableArray<MethodAct> Acts(PieceAtWork work);
+}
+
+/// <summary>Where the cloth's edge may lie: at most this far inside the outline and this far outside it, mm.</summary>
+public readonly record struct EdgeShift(double Inwards, double Outwards);
+
+/// <summary>The methods that there are.</summary>
+public static class AppliqueMethods
+{
+    public static readonly ImmutableArray<IAppliqueMethod> All = [new TrimInTheHoop(), new CutBeforehand()];
+
+    public static IAppliqueMethod Of(Method method) => All.First(known => known.Id == method);
+}

@@ -1,0 +1,67 @@
+using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Cutting;
+
+/// <summary>What one piece wants cut out of its cloth.</summary>
+/// <param name="ElementId">The piece.</param>
+/// <param name="Name">The piece's name.</param>
+/// <param name="ClothId">The cloth it is cut from.</param>
+/// <param name="Outline">The line to cut, mm, where the piece stands on the wall.</param>
+/// <param name="Allowance">How far outside the stitched outline it is cut, mm.</param>
+/// <param name="IsTemplate">True for a rough template that is trimmed later, false for the finished piece.</param>
+public sealed record CutShape(
+    string ElementId,
+    string Name,
+    string ClothId,
+    Outline Outline,
+    double Allowance,
+    bool IsTemplate
+)
+{
+    public Box Bounds() => Outline.Bounds();
+}
+
+/// <summary>A piece whose cut shape is wanted.</summary>
+/// <param name="Piece">The piece.</param>
+/// <param name="Outline">Its outline, mm.</param>
+/// <param name="OutlineKey">Stands for the outline in the key.</param>
+/// <param name="Offset">The outline moved outwards by a distance, mm, with its holes or with them filled.</param>
+public sealed record CutShapeInput(
+    Piece Piece,
+    Outline Outline,
+    ContentHash OutlineKey,
+    Func<double, bool, Area> Offset
+);
+
+/// <summary>Piece to the cut shape that its method asks for.</summary>
+/// <remarks>Without an allowance the outline's own curves are kept. With one the edge is moved outwards with round corners,
+/// holes are left out (they are cut in the hoop), and curves are fitted within <see cref="Tolerance.Fit"/>.</remarks>
+public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
+{
+    public int Version => 1;
+
+    public ContentHash Key(CutShapeInput input) =>
+        ContentHash.Of(
+            new
+            {
+                input.Piece.Id,
+                input.Piece.Name,
+                input.Piece.ClothId,
+                input.Piece.Method,
+            },
+            $"cut-shape-{Version}-{input.OutlineKey}"
+        );
+
+    public CutShape Compute(CutShapeInput input, CancellationToken cancellation)
+    {
+        var (piece, method) = (input.Piece, AppliqueMethods.Of(input.Piece.Method));
+        var line = method.CutAllowance == 0 ? input.Outline : Grown(input.Offset(method.CutAllowance, false));
+        return new CutShape(piece.Id, piece.Name, piece.ClothId, line, method.CutAllowance, !method.CutsToSize);
+    }
+
+    private static Outline Grown(Area area) =>
+        new([.. area.Regions.Select(region => new OutlinePart(CurveFit.Of(region.Shell), []))]);
+}

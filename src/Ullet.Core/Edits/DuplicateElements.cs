@@ -1,0 +1,40 @@
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using System.Collections.Immutable;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Puts copies of elements on top of the stack, a little aside.</summary>
+public sealed record DuplicateElements : Edit
+{
+    /// <summary>How far right of and below its original a copy lies, mm.</summary>
+    public const double Aside = 5;
+
+    public required ImmutableArray<string> ElementIds { get; init; }
+
+    public override string Label(Project before) => $"Duplicate {NameOf(before, ElementIds)}";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        foreach (var id in ElementIds)
+        {
+            if (project.Find(id) is not { } element)
+            {
+                return EditRefusals.NoElement(id);
+            }
+            var name = element.Name.EndsWith(" copy", StringComparison.Ordinal) ? element.Name : element.Name + " copy";
+            var copy = element with
+            {
+                Id = $"e{project.NextNumber}",
+                Name = name.Length <= Limits.LongestName ? name : element.Name,
+                Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
+            };
+            project = project with
+            {
+                Elements = project.Elements.Add(copy),
+                NextNumber = project.NextNumber + 1,
+            };
+        }
+        return project;
+    }
+}

@@ -1,0 +1,33 @@
+using Ullet.Core.Findings;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Turns a finding's mend into the edit that carries it out.</summary>
+public static class MendEdits
+{
+    public static Edit Of(Mend mend, Project project) =>
+        mend switch
+        {
+            UseHoopMend hoop => new SetHooping
+            {
+                FieldWidth = hoop.Hoop.FieldWidth,
+                FieldHeight = hoop.Hoop.FieldHeight,
+            },
+            MoveMend move => new MoveDesign { X = move.X, Y = move.Y },
+            CoverWidthMend width => new SetCover
+            {
+                ElementId = width.ElementId,
+                Cover = CoverOf(project, width.ElementId) with { Width = width.Width },
+            },
+            InsideShareMend share => new SetCover
+            {
+                ElementId = share.ElementId,
+                Cover = CoverOf(project, share.ElementId) with { InsideShare = share.Share, Width = null },
+            },
+            _ => throw new ArgumentException($"No edit for {mend.GetType().Name}.", nameof(mend)),
+        };
+
+    private static CoverSettings CoverOf(Project project, string elementId) =>
+        project.Find(elementId) is Piece piece ? piece.Stages.Cover : new CoverSettings();
+}

@@ -1,0 +1,36 @@
+using System.Collections.Immutable;
+using Ullet.Core.Cutting;
+using Ullet.Core.Findings;
+using Ullet.Core.Geometry;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Evaluation;
+
+/// <summary>A document with what every station made of it.</summary>
+public sealed record Evaluated(
+    Project Project,
+    IReadOnlyDictionary<string, Outline> Outlines,
+    RunSheet RunSheet,
+    IReadOnlyDictionary<StepKey, StepStitches> Stitches,
+    StitchProgram Program,
+    ImmutableArray<CutSheet> Sheets,
+    ImmutableArray<Finding> Findings
+)
+{
+    /// <summary>The box of all needle points, mm: the whole design. Empty without stitches.</summary>
+    public Box DesignBounds() =>
+        Box.Of(Program.Steps.OfType<ProgramStitches>().SelectMany(step => step.Commands).Select(command => command.At));
+
+    /// <summary>The box of the piece's own needle points, mm: its outline with its cover.</summary>
+    public Box StitchedBounds(string elementId) =>
+        Box.Of(
+            Program
+                .Steps.OfType<ProgramStitches>()
+                .Where(step => step.Key.OwnerId == elementId)
+                .SelectMany(step => step.Commands)
+                .Select(command => command.At)
+        );
+}

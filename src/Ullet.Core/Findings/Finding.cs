@@ -1,0 +1,38 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Findings;
+
+public enum FindingLevel
+{
+    Stop,
+    Warn,
+    Tip,
+}
+
+/// <summary>What a check found.</summary>
+/// <param name="Code">Stable name of the check.</param>
+/// <param name="Level">How bad it is.</param>
+/// <param name="ElementId">The element it is about, or null for the whole design.</param>
+/// <param name="At">Where on the wall, mm, or null.</param>
+/// <param name="Words">What is the matter and why, in a sentence or two.</param>
+/// <param name="Mend">What puts it right, or null.</param>
+public sealed record Finding(
+    string Code,
+    FindingLevel Level,
+    string? ElementId,
+    Point? At,
+    string Words,
+    Mend? Mend = null
+);
+
+/// <summary>A mend as data; the edits know how to carry it out.</summary>
+public abstract record Mend(string Label);
+
+public sealed record UseHoopMend(Hoop Hoop) : Mend($"Use the {Hoop.Name} hoop");
+
+public sealed record MoveMend(double X, double Y) : Mend("Move the design into the field");
+
+public sealed record CoverWidthMend(string ElementId, double Width) : Mend($"Make the cover {Width:0.0} mm wide");
+
+public sealed record InsideShareMend(string ElementId, double Share) : Mend($"Put {Share * 100:0} % of the cover inside");

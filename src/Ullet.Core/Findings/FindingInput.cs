@@ -1,0 +1,39 @@
+using System.Collections.Immutable;
+using Ullet.Core.Cutting;
+using Ullet.Core.Geometry;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Findings;
+
+/// <summary>What checks may read: the document and what every station made of it.</summary>
+public sealed record FindingInput(
+    Project Project,
+    IReadOnlyDictionary<string, Outline> Outlines,
+    IReadOnlyDictionary<StepKey, StepStitches> Stitches,
+    StitchProgram Program,
+    ImmutableArray<CutSheet> Sheets
+);
+
+/// <summary>One check.</summary>
+public interface ICheck
+{
+    IEnumerable<Finding> Run(FindingInput input);
+}
+
+/// <summary>All checks, in the order in which their findings are listed.</summary>
+public static class Checks
+{
+    private static readonly ImmutableArray<ICheck> All =
+    [
+        new OutsideFieldCheck(),
+        new HolesCheck(),
+        new EdgeCoveredCheck(),
+        new NarrowPieceCheck(),
+        new MatCheck(),
+    ];
+
+    public static ImmutableArray<Finding> Run(FindingInput input) =>
+        [.. All.SelectMany(check => check.Run(input)).OrderBy(finding => finding.Level)];
+}

@@ -1,0 +1,161 @@
+using System.Collections.Immutable;
+
+namespace Ullet.Core.Geometry;
+
+/// <summary>Turns a ring of many points into few lines and cubic curves.</summary>
+/// <remarks>After Philip J. Schneider, "An Algorithm for Automatically Fitting Digitized Curves", Graphics Gems, 1990.
+/// Departure: corners are split first, and a run of two points or a straight run becomes a line.</remarks>
+public static class CurveFit
+{
+    private const int Rounds = 4;
+
+    /// <summary>Fits a contour to a ring.</summary>
+    /// <param name="ring">At least three points, mm.</param>
+    /// <param name="tolerance">Largest distance of a ring point from the contour, mm.</param>
+    public static Contour Of(Ring ring, double tolerance = Tolerance.Fit)
+    {
+        ArgumentOutOfRangeException.ThrowIfLessThan(ring.Points.Length, 3);
+        var corners = ring.Corners();
+        var start = corners.IsEmpty ? 0 : corners[0];
+        var turned = ring.StartingAt(start);
+        var stops = corners.IsEmpty ? [0] : corners.Select(c => c - start).ToList();
+        var closed = turned.Points.Add(turned.Points[0]);
+        var curves = ImmutableArray.CreateBuilder<Curve>();
+        for (var i = 0; i < stops.Count; i++)
+        {
+            var end = i + 1 < stops.Count ? stops[i + 1] : closed.Length - 1;
+            var run = closed[stops[i]..(end + 1)];
+            var smoothSeam = corners.IsEmpty;
+            var into = (run[1] - run[0]).Unit();
+            var outOf = (run[^2] - run[^1]).Unit();
+            if (smoothSeam)
+            {
+                var across = (run[1] - run[^2]).Unit();
+                (into, outOf) = (across, across * -1);
+            }
+            Fit(run, into, outOf, tolerance, curves);
+        }
+        return new Contour(curves.ToImmutable());
+    }
+
+    private static void Fit(
+        ImmutableArray<Point> run,
+        Point into,
+        Point outOf,
+        double tolerance,
+        ImmutableArray<Curve>.Builder curves
+    )
+    {
+        if (run.Length == 2 || IsStraight(run, tolerance))
+        {
+            curves.Add(Curve.Line(run[0], run[^1]));
+            return;
+        }
+        var t = ChordLengths(run);
+        var split = run.Length / 2;
+        for (var round = 0; round < Rounds; round++)
+        {
+            var curve = LeastSquares(run, t, into, outOf);
+            var (error, worst) = WorstError(run, t, curve);
+            split = worst;
+            if (error <= tolerance)
+            {
+                curves.Add(curve);
+                return;
+            }
+            t = Reparameterise(run, t, curve);
+        }
+        split = Math.Clamp(split, 1, run.Length - 2);
+        var tangent = (run[split - 1] - run[split + 1]).Unit();
+        Fit(run[..(split + 1)], into, tangent, tolerance, curves);
+        Fit(run[split..], tangent * -1, outOf, tolerance, curves);
+    }
+
+    private static bool IsStraight(ImmutableArray<Point> run, double tolerance) =>
+        run.All(p => SegmentIndex.Foot(p, run[0], run[^1]).DistanceTo(p) <= tolerance / 4);
+
+    private static double[] ChordLengths(ImmutableArray<Point> run)
+    {
+        var t = new double[run.Length];
+        for (var i = 1; i < run.Length; i++)
+        {
+            t[i] = t[i - 1] + run[i].DistanceTo(run[i - 1]);
+        }
+        var total = t[^1];
+        for (var i = 1; i < t.Length; i++)
+        {
+            t[i] /= total;
+        }
+        return t;
+    }
+
+    private static Curve LeastSquares(ImmutableArray<Point> run, double[] t, Point into, Point outOf)
+    {
+        double c00 = 0,
+            c01 = 0,
+            c11 = 0,
+            x0 = 0,
+            x1 = 0;
+        var (first, last) = (run[0], run[^1]);
+        for (var i = 0; i < run.Length; i++)
+        {
+            var u = 1 - t[i];
+            var (b1, b2) = (3 * u * u * t[i], 3 * u * t[i] * t[i]);
+            var (a0, a1) = (into * b1, outOf * b2);
+            c00 += Point.Dot(a0, a0);
+            c01 += Point.Dot(a0, a1);
+            c11 += Point.Dot(a1, a1);
+            var rest = run[i] - (first * ((u * u * u) + b1)) - (last * (b2 + (t[i] * t[i] * t[i])));
+            x0 += Point.Dot(a0, rest);
+            x1 += Point.Dot(a1, rest);
+        }
+        var determinant = (c00 * c11) - (c01 * c01);
+        var chord = first.DistanceTo(last);
+        var (alpha, beta) =
+            Math.Abs(determinant) < 1e-12
+                ? (chord / 3, chord / 3)
+                : (((x0 * c11) - (x1 * c01)) / determinant, ((c00 * x1) - (c01 * x0)) / determinant);
+        if (alpha < 1e-6 * chord || beta < 1e-6 * chord || alpha > 4 * chord + 10 || beta > 4 * chord + 10)
+        {
+            (alpha, beta) = (chord / 3, chord / 3);
+        }
+        return Curve.Cubic(first, first + (into * alpha), last + (outOf * beta), last);
+    }
+
+    private static (double Error, int Index) WorstError(ImmutableArray<Point> run, double[] t, Curve curve)
+    {
+        var (worst, index) = (0.0, run.Length / 2);
+        for (var i = 1; i < run.Length - 1; i++)
+        {
+            var error = curve.At(t[i]).DistanceTo(run[i]);
+            if (error > worst)
+            {
+                (worst, index) = (error, i);
+            }
+        }
+        return (worst, index);
+    }
+
+    private static double[] Reparameterise(ImmutableArray<Point> run, double[] t, Curve curve)
+    {
+        var better = (double[])t.Clone();
+        for (var i = 1; i < run.Length - 1; i++)
+        {
+            var u = 1 - t[i];
+            var off = curve.At(t[i]) - run[i];
+            var (d1, d2, d3) = (
+                curve.Control1 - curve.Start,
+                curve.Control2 - curve.Control1,
+                curve.End - curve.Control2
+            );
+            var slope = ((d1 * (u * u)) + (d2 * (2 * u * t[i])) + (d3 * (t[i] * t[i]))) * 3;
+            var bend = (((d2 - d1) * u) + ((d3 - d2) * t[i])) * 6;
+            var denominator = Point.Dot(slope, slope) + Point.Dot(off, bend);
+            if (Math.Abs(denominator) > 1e-12)
+            {
+                better[i] = Math.Clamp(t[i] - (Point.Dot(off, slope) / denominator), 0, 1);
+            }
+        }
+        return better;
+    }
+}

@@ -1,0 +1,64 @@
+using System.Collections.Immutable;
+using NetTopologySuite;
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Geometries.Implementation;
+
+namespace Ullet.Core.Geometry;
+
+/// <summary>The bridge to NetTopologySuite: overlay NG on a grid of 0.001 mm (the old overlay fails on symmetric outlines).</summary>
+internal static class PlaneGeometry
+{
+    private const double GridScale = 1000;
+
+    internal static readonly GeometryFactory Factory = new NtsGeometryServices(
+        CoordinateArraySequenceFactory.Instance,
+        new PrecisionModel(GridScale),
+        srid: 0,
+        GeometryOverlay.NG,
+        new CoordinateEqualityComparer()
+    ).CreateGeometryFactory();
+
+    internal static NetTopologySuite.Geometries.Geometry From(IEnumerable<Region> regions)
+    {
+        var polygons = regions.Select(region =>
+            Factory.CreatePolygon(LinearRing(region.Shell), [.. region.Holes.Select(LinearRing)])
+        );
+        var all = Factory.CreateMultiPolygon([.. polygons]);
+        return all.IsValid ? all : NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(all);
+    }
+
+    internal static ImmutableArray<Region> ToRegions(NetTopologySuite.Geometries.Geometry geometry)
+    {
+        var regions = ImmutableArray.CreateBuilder<Region>();
+        for (var i = 0; i < geometry.NumGeometries; i++)
+        {
+            if (geometry.GetGeometryN(i) is Polygon { IsEmpty: false } polygon)
+            {
+                regions.Add(
+                    new Region(
+                        ToRing(polygon.ExteriorRing, clockwise: true),
+                        [.. polygon.InteriorRings.Select(ring => ToRing(ring, clockwise: false))]
+                    )
+                );
+            }
+        }
+        return regions.ToImmutable();
+    }
+
+    private static LinearRing LinearRing(Ring ring)
+    {
+        var coordinates = ring
+            .Points.Append(ring.Points[0])
+            .Select(p => new Coordinate(Snap(p.X), Snap(p.Y)))
+            .ToArray();
+        return Factory.CreateLinearRing(coordinates);
+    }
+
+    private static double Snap(double value) => Math.Round(value * GridScale) / GridScale;
+
+    private static Ring ToRing(LineString line, bool clockwise)
+    {
+        var ring = Ring.Of([.. line.Coordinates.Select(c => new Point(c.X, c.Y))]);
+        return ring.SignedArea > 0 == clockwise ? ring : ring.Reversed();
+    }
+}

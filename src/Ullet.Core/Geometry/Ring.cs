@@ -1,0 +1,73 @@
+using System.Collections.Immutable;
+
+namespace Ullet.Core.Geometry;
+
+/// <summary>A closed polyline, mm, without a repeated last point.</summary>
+public sealed record Ring(ImmutableArray<Point> Points)
+{
+    private readonly double _signedArea = SignedAreaOf(Points);
+
+    /// <summary>Positive when the ring runs clockwise on screen (y down), mm².</summary>
+    public double SignedArea => _signedArea;
+
+    public double Length
+    {
+        get
+        {
+            var sum = 0.0;
+            for (var i = 0; i < Points.Length; i++)
+            {
+                sum += Points[i].DistanceTo(Points[(i + 1) % Points.Length]);
+            }
+            return sum;
+        }
+    }
+
+    public Box Bounds() => Box.Of(Points);
+
+    /// <summary>A ring of the points without neighbours that coincide.</summary>
+    public static Ring Of(IReadOnlyList<Point> points)
+    {
+        var kept = ImmutableArray.CreateBuilder<Point>(points.Count);
+        foreach (var point in points)
+        {
+            if (kept.Count == 0 || kept[^1].DistanceTo(point) > Tolerance.Same)
+            {
+                kept.Add(point);
+            }
+        }
+        while (kept.Count > 1 && kept[^1].DistanceTo(kept[0]) <= Tolerance.Same)
+        {
+            kept.RemoveAt(kept.Count - 1);
+        }
+        return new Ring(kept.ToImmutable());
+    }
+
+    public Ring Reversed() => new([.. Points.Reverse()]);
+
+    /// <summary>The same ring beginning at another of its points.</summary>
+    public Ring StartingAt(int index) => new([.. Points.Skip(index), .. Points.Take(index)]);
+
+    /// <summary>The turn at a vertex, degrees; positive is clockwise on screen.</summary>
+    public double TurnAt(int index)
+    {
+        var n = Points.Length;
+        var into = Points[index] - Points[(index + n - 1) % n];
+        var onward = Points[(index + 1) % n] - Points[index];
+        return Math.Atan2(Point.Cross(into, onward), Point.Dot(into, onward)) * 180 / Math.PI;
+    }
+
+    /// <summary>The vertices that turn by more than <see cref="Tolerance.CornerTurn"/>.</summary>
+    public ImmutableArray<int> Corners() =>
+        [.. Enumerable.Range(0, Points.Length).Where(i => Math.Abs(TurnAt(i)) > Tolerance.CornerTurn)];
+
+    private static double SignedAreaOf(ImmutableArray<Point> points)
+    {
+        var twice = 0.0;
+        for (var i = 0; i < points.Length; i++)
+        {
+            twice += Point.Cross(points[i], points[(i + 1) % points.Length]);
+        }
+        return twice / 2;
+    }
+}

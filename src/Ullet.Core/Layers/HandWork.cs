@@ -1,0 +1,40 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Layers;
+
+/// <summary>What hands may have to do between two stitch steps.</summary>
+public enum HandStepKind
+{
+    HoopUp,
+    Lay,
+    Trim,
+    Finish,
+}
+
+/// <summary>What hands do, in words, and what it changes in the layers.</summary>
+/// <param name="Kind">The kind of work.</param>
+/// <param name="Name">Part of the step's key: "lay", "trim".</param>
+/// <param name="Text">One sentence for the instruction sheet and the stop card.</param>
+/// <param name="Warning">What must not go wrong, or null.</param>
+/// <param name="HoopOff">True when the hoop is taken off the machine for it.</param>
+/// <param name="Changes">What lies in the hoop from here on.</param>
+public sealed record HandWork(
+    HandStepKind Kind,
+    string Name,
+    string Text,
+    string? Warning,
+    bool HoopOff,
+    ImmutableArray<LayerChange> Changes
+);
+
+/// <summary>A change of what lies in the hoop.</summary>
+public abstract record LayerChange(string LayerId);
+
+/// <summary>A cloth is laid: what it is, which face, and the area it takes, mm.</summary>
+public sealed record LayerLaid(string LayerId, string Name, Cloth Cloth, bool FaceUp, ImmutableArray<Region> Area)
+    : LayerChange(LayerId);
+
+/// <summary>A layer is cut back to an area, mm.</summary>
+public sealed record LayerTrimmed(string LayerId, ImmutableArray<Region> Area) : LayerChange(LayerId);

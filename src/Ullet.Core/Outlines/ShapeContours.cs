@@ -1,0 +1,43 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Outlines;
+
+/// <summary>Makes the contour of a shape in a box of a width and height centred on the origin.</summary>
+public static class ShapeContours
+{
+    /// <returns>A contour clockwise on screen whose exact bounding box is the asked one.</returns>
+    /// <param name="shape">The generator with its numbers.</param>
+    /// <param name="width">mm, over 0.</param>
+    /// <param name="height">mm, over 0.</param>
+    public static Contour Make(ShapeSource shape, double width, double height)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(width);
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(height);
+        var raw = shape switch
+        {
+            RectangleShape rectangle => RectangleContour.Make(width, height, rectangle.CornerRadius),
+            EllipseShape => EllipseContour.Make(),
+            PolygonShape polygon => PolygonContour.Make(polygon.Sides),
+            StarShape star => StarContour.Make(star.Points, star.InnerShare),
+            HeartShape => HeartContour.Make(),
+            LeafShape => LeafContour.Make(),
+            DropShape => DropContour.Make(),
+            CrescentShape crescent => CrescentContour.Make(crescent.Thickness),
+            ShieldShape => ShieldContour.Make(),
+            DrawnShape drawn => DrawnContour.Make(drawn),
+            _ => throw new ArgumentException($"No generator for {shape.GetType().Name}.", nameof(shape)),
+        };
+        return Fitted(raw, width, height).Oriented(clockwise: true);
+    }
+
+    private static Contour Fitted(Contour contour, double width, double height)
+    {
+        var box = contour.Bounds();
+        return contour.Transform(
+            Affine
+                .Translate(-box.Centre.X, -box.Centre.Y)
+                .Then(Affine.Scale(width / Math.Max(box.Width, 1e-9), height / Math.Max(box.Height, 1e-9)))
+        );
+    }
+}

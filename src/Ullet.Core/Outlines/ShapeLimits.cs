@@ -1,0 +1,49 @@
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Outlines;
+
+/// <summary>The ranges of the generators' numbers.</summary>
+public static class ShapeLimits
+{
+    public const int MostCurves = 5000;
+
+    /// <summary>Says what is wrong with a shape's numbers, or null.</summary>
+    public static Refusal? Check(ShapeSource shape) =>
+        shape switch
+        {
+            RectangleShape rectangle => Limits.CheckRange(
+                rectangle.CornerRadius,
+                0,
+                500,
+                "mm",
+                "The corner radius",
+                "cornerRadius"
+            ),
+            PolygonShape polygon => Limits.CheckRange(polygon.Sides, 3, 24, "", "The number of sides", "sides"),
+            StarShape star => Limits.CheckRange(star.Points, 3, 24, "", "The number of points", "points")
+                ?? Limits.CheckRange(star.InnerShare, 0.1, 0.95, "", "The inner share of a star", "innerShare"),
+            CrescentShape crescent => Limits.CheckRange(
+                crescent.Thickness,
+                0.1,
+                0.9,
+                "",
+                "The thickness of a crescent",
+                "thickness"
+            ),
+            DrawnShape drawn => CheckDrawn(drawn),
+            _ => null,
+        };
+
+    private static Refusal? CheckDrawn(DrawnShape drawn)
+    {
+        if (drawn.Curves.IsDefaultOrEmpty || drawn.Curves.Length < 2 || drawn.Curves.Length > MostCurves)
+        {
+            return new Refusal("drawing-broken", "shape", $"A drawn shape needs from 2 to {MostCurves} curves.");
+        }
+        var numbers = drawn.Curves.SelectMany(c => new[] { c.X1, c.Y1, c.X2, c.Y2, c.X, c.Y }).Append(drawn.StartX);
+        return numbers.Append(drawn.StartY).All(n => double.IsFinite(n) && Math.Abs(n) < 1e6)
+            ? null
+            : new Refusal("drawing-broken", "shape", "A drawn shape has a number that is no place.");
+    }
+}

@@ -1,0 +1,139 @@
+using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Program;
+
+/// <summary>What the program is compiled from.</summary>
+/// <param name="Project">The document: title, threads, hoop.</param>
+/// <param name="RunSheet">The steps in order.</param>
+/// <param name="Stitches">Needle points of each stitch step, by key.</param>
+/// <param name="StitchKeys">The stations' keys of the same.</param>
+public sealed record ProgramInput(
+    Project Project,
+    RunSheet RunSheet,
+    IReadOnlyDictionary<StepKey, StepStitches> Stitches,
+    IReadOnlyDictionary<StepKey, ContentHash> StitchKeys
+);
+
+/// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
+public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
+{
+    public int Version => 1;
+
+    public ContentHash Key(ProgramInput input)
+    {
+        var steps = input.RunSheet.Steps.Select(step =>
+            step switch
+            {
+                StitchStep stitch => ContentHash.Combine(
+                    input.StitchKeys[step.Key],
+                    ContentHash.Of(new { step.Key, step.OwnerName, stitch.Stage.ThreadId }, "stitch")
+                ),
+                HandStep hand => ContentHash.Of(
+                    new
+                    {
+                        step.Key,
+                        step.OwnerName,
+                        hand.Work.Text,
+                        hand.Note,
+                    },
+                    "hand"
+                ),
+                _ => throw new InvalidOperationException("Unknown kind of step."),
+            }
+        );
+        var frame = ContentHash.Of(
+            new
+            {
+                input.Project.Title,
+                input.Project.Threads,
+                input.Project.Cloths,
+                input.Project.Hooping,
+            },
+            $"program-{Version}"
+        );
+        // Hand texts carry sizes rounded up; the layers' exact areas follow from the outlines.
+        var outlines = input
+            .RunSheet.Steps.OfType<StitchStep>()
+            .Select(step => step.Stage.OutlineKey);
+        return ContentHash.Combine([frame, .. steps, .. outlines]);
+    }
+
+    public StitchProgram Compute(ProgramInput input, CancellationToken cancellation)
+    {
+        var steps = input.RunSheet.Steps;
+        var used = steps.OfType<StitchStep>().Select(step => step.Stage.ThreadId).Distinct(StringComparer.Ordinal).ToList();
+        var threads = used.Select((id, i) => Describe(input.Project.FindThread(id)!, i + 1)).ToImmutableArray();
+        var compiled = ImmutableArray.CreateBuilder<ProgramStep>();
+        var needle = new NeedleWriter();
+        var block = 0;
+        var freshBlock = true;
+        string? lastThread = null;
+        for (var i = 0; i < steps.Length; i++)
+        {
+            cancellation.ThrowIfCancellationRequested();
+            if (steps[i] is HandStep hand)
+            {
+                compiled.Add(
+                    new ProgramHands(
+                        hand.Key,
+                        hand.OwnerName,
+                        hand.Work.Kind,
+                        hand.Work.Text,
+                        hand.Work.Warning,
+                        hand.Note,
+                        hand.Work.HoopOff,
+                        hand.Work.Changes
+                    )
+                );
+                freshBlock = true;
+                continue;
+            }
+            var step = (StitchStep)steps[i];
+            var thread = step.Stage.ThreadId;
+            if (freshBlock || thread != lastThread)
+            {
+                block++;
+            }
+            (freshBlock, lastThread) = (false, thread);
+            var handsNext = i + 1 < steps.Length && steps[i + 1] is HandStep;
+            var sectionEnds =
+                handsNext || i + 1 >= steps.Length || (steps[i + 1] as StitchStep)?.Stage.ThreadId != thread;
+            compiled.Add(
+                new ProgramStitches(
+                    step.Key,
+                    step.OwnerName,
+                    RoleName(step.Stage.Role),
+                    used.IndexOf(thread) + 1,
+                    block,
+                    handsNext,
+                    needle.Write(input.Stitches[step.Key], step.Stage.Role == StageRole.Cover, sectionEnds)
+                )
+            );
+        }
+        var hoop = input.Project.Hooping.Hoop;
+        return new StitchProgram(
+            input.Project.Title,
+            input.Project.Hooping.Name,
+            hoop.FieldWidth,
+            hoop.FieldHeight,
+            threads,
+            compiled.ToImmutable()
+        );
+    }
+
+    /// <summary>The role in the trade's words.</summary>
+    public static string RoleName(StageRole role) =>
+        role switch
+        {
+            StageRole.Placement => "placement",
+            StageRole.TackDown => "tack-down",
+            _ => "cover",
+        };
+
+    private static ProgramThread Describe(MachineThread thread, int number) =>
+        new(number, thread.Name, thread.Colour, thread.Kind);
+}

@@ -1,0 +1,63 @@
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>The ranges in which numbers typed by a person are taken; outside they are refused with a sentence.</summary>
+public static class Limits
+{
+    /// <summary>Smallest width or height of an element, mm.</summary>
+    public const double SmallestSize = 1;
+
+    /// <summary>Largest width or height of an element, mm: more than any hoop or mat of a home.</summary>
+    public const double LargestSize = 1000;
+
+    /// <summary>Farthest middle from the field's centre, mm.</summary>
+    public const double FarthestPlace = 2000;
+
+    public const int LongestName = 80;
+
+    /// <summary>Says what is wrong with a box, or null.</summary>
+    public static Refusal? CheckBox(ElementBox box, string name) =>
+        CheckRange(box.Width, SmallestSize, LargestSize, "mm", $"The width of {name}", "width")
+        ?? CheckRange(box.Height, SmallestSize, LargestSize, "mm", $"The height of {name}", "height")
+        ?? CheckRange(box.X, -FarthestPlace, FarthestPlace, "mm", $"The place across of {name}", "x")
+        ?? CheckRange(box.Y, -FarthestPlace, FarthestPlace, "mm", $"The place down of {name}", "y")
+        ?? CheckRange(box.Rotation, -360, 360, "degrees", $"The turn of {name}", "rotation");
+
+    /// <summary>Says that a number lies outside its range (or is none), or null.</summary>
+    public static Refusal? CheckRange(double value, double least, double most, string unit, string what, string place) =>
+        double.IsFinite(value) && value >= least && value <= most
+            ? null
+            : new Refusal(
+                "number-out-of-range",
+                place,
+                $"{what} must be from {least:0.##} to {most:0.##}{(unit.Length > 0 ? " " + unit : "")}; "
+                    + $"{(double.IsFinite(value) ? value.ToString("0.###") : "that")} was given."
+            );
+
+    /// <summary>Says what is wrong with a name, or null.</summary>
+    public static Refusal? CheckName(string name, string what)
+    {
+        if (string.IsNullOrWhiteSpace(name))
+        {
+            return new Refusal("name-empty", "name", $"{what} needs a name.");
+        }
+        if (name.Length > LongestName)
+        {
+            return new Refusal(
+                "name-too-long",
+                "name",
+                $"{what} may have a name of up to {LongestName} characters; this one has {name.Length}."
+            );
+        }
+        return name.Any(char.IsControl)
+            ? new Refusal("name-broken", "name", $"{what} has a name with characters that can't be shown.")
+            : null;
+    }
+
+    /// <summary>Says what is wrong with a colour, or null.</summary>
+    public static Refusal? CheckColour(string colour, string what) =>
+        colour.Length == 7 && colour[0] == '#' && colour.Skip(1).All(char.IsAsciiHexDigit)
+            ? null
+            : new Refusal("colour-broken", "colour", $"{what} needs a colour like #8e2347; \"{colour}\" is none.");
+}

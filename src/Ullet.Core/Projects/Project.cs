@@ -1,0 +1,52 @@
+using System.Collections.Immutable;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>One document: hooping, cloths, threads, elements, run sheet and cut settings. Data only, immutable.</summary>
+public sealed record Project
+{
+    /// <summary>The schema that this build writes. Older documents are raised to it when read.</summary>
+    public const int CurrentSchema = 1;
+
+    public int SchemaVersion { get; init; } = CurrentSchema;
+
+    public required string Title { get; init; }
+
+    /// <summary>How lengths are shown; the document itself is in mm always.</summary>
+    public LengthUnit Unit { get; init; } = LengthUnit.Millimetre;
+
+    /// <summary>The stack, bottom to top.</summary>
+    public ImmutableArray<Element> Elements { get; init; } = [];
+
+    public ImmutableArray<Cloth> Cloths { get; init; } = [];
+
+    public ImmutableArray<MachineThread> Threads { get; init; } = [];
+
+    public required Hooping Hooping { get; init; }
+
+    public RunSheetOverrides RunSheet { get; init; } = new();
+
+    public CutSettings Cut { get; init; } = new();
+
+    /// <summary>The number that the next new part gets in its id; never used twice, so that a StepKey names one step for ever.</summary>
+    public int NextNumber { get; init; } = 1;
+
+    public Element? Find(string elementId) => Elements.FirstOrDefault(element => element.Id == elementId);
+
+    public Cloth? FindCloth(string? clothId) => Cloths.FirstOrDefault(cloth => cloth.Id == clothId);
+
+    public MachineThread? FindThread(string? threadId) => Threads.FirstOrDefault(thread => thread.Id == threadId);
+
+    public Project With(Element changed) =>
+        this with
+        {
+            Elements = [.. Elements.Select(element => element.Id == changed.Id ? changed : element)],
+        };
+}
+
+/// <summary>The unit in which lengths are shown and bare numbers are read.</summary>
+public enum LengthUnit
+{
+    Millimetre,
+    Inch,
+}

@@ -1,0 +1,95 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>The document as JSON text: camel case, enums by name, numbers never as strings.</summary>
+public static class ProjectJson
+{
+    public static readonly JsonSerializerOptions Options = Configure(new JsonSerializerOptions());
+
+    /// <summary>Applies the document's JSON rules to a set of options.</summary>
+    public static JsonSerializerOptions Configure(JsonSerializerOptions options)
+    {
+        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.RespectNullableAnnotations = true;
+        options.AllowOutOfOrderMetadataProperties = true;
+        options.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        return options;
+    }
+
+    public static byte[] Write(Project project) => JsonSerializer.SerializeToUtf8Bytes(project, Options);
+
+    /// <summary>Reads a document of this schema or an older one.</summary>
+    /// <returns>The project, or "project-broken", "project-newer" with a sentence.</returns>
+    public static Result<Project> Read(ReadOnlySpan<byte> utf8) => Read(utf8, SchemaUpgrades.Shipped);
+
+    internal static Result<Project> Read(ReadOnlySpan<byte> utf8, SchemaUpgrades upgrades)
+    {
+        try
+        {
+            if (JsonNode.Parse(utf8) is not JsonObject json)
+            {
+                return Broken("it is not a JSON object");
+            }
+            var raised = upgrades.Raise(json);
+            if (!raised.IsOk)
+            {
+                return raised.Refusal!;
+            }
+            var project = raised.Value.Deserialize<Project>(Options);
+            return project is null ? Broken("it is empty") : Whole(project);
+        }
+        catch (JsonException wrong)
+        {
+            return Broken($"{wrong.Message.Split(" Path:")[0].TrimEnd('.')} ({wrong.Path ?? "at its start"})");
+        }
+        catch (Exception wrong) when (wrong is InvalidOperationException or FormatException or NotSupportedException)
+        {
+            return Broken(wrong.Message.TrimEnd('.'));
+        }
+    }
+
+    /// <summary>Refuses a document whose parts name what is not there, or whose numbers make no piece.</summary>
+    private static Result<Project> Whole(Project project)
+    {
+        var hooping = project.Hooping;
+        foreach (var clothId in new[] { hooping.GroundClothId, hooping.StabiliserClothId })
+        {
+            if (project.FindCloth(clothId) is null)
+            {
+                return Broken($"the hooping names cloth \"{clothId}\", which is not in it");
+            }
+        }
+        foreach (var threadId in new[] { hooping.LineThreadId, hooping.CoverThreadId })
+        {
+            if (project.FindThread(threadId) is null)
+            {
+                return Broken($"the hooping names thread \"{threadId}\", which is not in it");
+            }
+        }
+        if (project.Elements.Select(element => element.Id).Distinct(StringComparer.Ordinal).Count() < project.Elements.Length)
+        {
+            return Broken("two elements have the same id");
+        }
+        foreach (var piece in project.Elements.OfType<Piece>())
+        {
+            if (project.FindCloth(piece.ClothId) is null)
+            {
+                return Broken($"piece \"{piece.Name}\" names cloth \"{piece.ClothId}\", which is not in it");
+            }
+            if (Limits.CheckBox(piece.Box, piece.Name) is { } refusal)
+            {
+                return Broken(refusal.Words.TrimEnd('.'));
+            }
+        }
+        return project;
+    }
+
+    private static Refusal Broken(string why) =>
+        new("project-broken", "project", $"This project can't be read: {why}.");
+}

@@ -1,0 +1,48 @@
+using System.Collections.Immutable;
+using System.Text.Json.Nodes;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>One pure step that raises a document's JSON from a schema to the next.</summary>
+/// <param name="From">The schema it reads; it writes From + 1.</param>
+/// <param name="Apply">Gives the raised JSON; the version number is set by the caller.</param>
+public sealed record SchemaUpgrade(int From, Func<JsonObject, JsonObject> Apply);
+
+/// <summary>Raises older documents, step by step, to a schema.</summary>
+public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> steps)
+{
+    /// <summary>The steps of this build. Schema 1 is the first, so there are none yet.</summary>
+    public static readonly SchemaUpgrades Shipped = new(Project.CurrentSchema, []);
+
+    /// <returns>The JSON at the current schema, or "project-newer" / "project-broken".</returns>
+    public Result<JsonObject> Raise(JsonObject json)
+    {
+        if (json["schemaVersion"] is not JsonValue number || !number.TryGetValue(out int version) || version < 1)
+        {
+            return new Refusal(
+                "project-broken",
+                "schemaVersion",
+                "This project can't be read: it does not say which version of the document it is."
+            );
+        }
+        if (version > current)
+        {
+            return new Refusal(
+                "project-newer",
+                "schemaVersion",
+                $"This project was made by a newer Ullet (document version {version}; this one reads up to {current}). "
+                    + "Bring Ullet up to date and open it again."
+            );
+        }
+        for (; version < current; version++)
+        {
+            var step =
+                steps.FirstOrDefault(step => step.From == version)
+                ?? throw new InvalidOperationException($"No upgrade from document version {version}.");
+            json = step.Apply(json);
+            json["schemaVersion"] = version + 1;
+        }
+        return json;
+    }
+}

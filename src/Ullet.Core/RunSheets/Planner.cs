@@ -1,0 +1,101 @@
+using System.Collections.Immutable;
+using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.RunSheets;
+
+/// <summary>Makes the run sheet: hoop up, then piece by piece from the bottom of the stack, each in its method's order.</summary>
+/// <remarks>One by one from the bottom keeps the rules of two lists at once: a piece's steps keep their method's order,
+/// and a piece is laid only after whatever it covers is finished.</remarks>
+public static class Planner
+{
+    /// <param name="project">The document.</param>
+    /// <param name="pieces">Each piece at work and its outline's key, by piece id.</param>
+    public static RunSheet Plan(
+        Project project,
+        IReadOnlyDictionary<string, (PieceAtWork Work, ContentHash OutlineKey)> pieces
+    )
+    {
+        var steps = ImmutableArray.CreateBuilder<RunStep>();
+        var hooping = project.Hooping;
+        steps.Add(Hand(project, hooping.Id, hooping.Name, HoopUp(project)));
+        foreach (var piece in project.Elements.OfType<Piece>())
+        {
+            var (work, key) = pieces[piece.Id];
+            foreach (var act in AppliqueMethods.Of(piece.Method).Acts(work))
+            {
+                if (act is StageAct stage && !piece.Stages.IsOff(stage.Role))
+                {
+                    var resolved = StageNumbers.Resolve(project, piece, stage.Role, work.Outline, key);
+                    steps.Add(new StitchStep(resolved.Key, piece.Id, piece.Name, resolved));
+                }
+                else if (act is HandAct hand)
+                {
+                    steps.Add(Hand(project, piece.Id, piece.Name, hand.Work));
+                }
+            }
+        }
+        if (project.Elements.Length > 0)
+        {
+            steps.Add(Hand(project, hooping.Id, hooping.Name, Finish(project)));
+        }
+        return new RunSheet(steps.ToImmutable());
+    }
+
+    private static HandStep Hand(Project project, string ownerId, string ownerName, HandWork work)
+    {
+        var key = new StepKey(ownerId, work.Name, 0);
+        return new HandStep(key, ownerId, ownerName, work, project.RunSheet.Of(key)?.Note);
+    }
+
+    private static HandWork HoopUp(Project project)
+    {
+        var hoop = project.Hooping.Hoop;
+        var ground = project.FindCloth(project.Hooping.GroundClothId)!;
+        var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
+        var field = Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin);
+        ImmutableArray<Region> area =
+        [
+            new Region(
+                Ring.Of([
+                    new(field.MinX, field.MinY),
+                    new(field.MaxX, field.MinY),
+                    new(field.MaxX, field.MaxY),
+                    new(field.MinX, field.MaxY),
+                ]),
+                []
+            ),
+        ];
+        return new HandWork(
+            HandStepKind.HoopUp,
+            "hoop-up",
+            $"Hoop {ground.Name} over {stabiliser.Name} in the {hoop.Name} mm hoop, flat and drum-tight; both must reach past "
+                + "the hoop all round.",
+            null,
+            HoopOff: true,
+            [
+                new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, area),
+                new LayerLaid("ground", "Ground", ground, FaceUp: true, area),
+            ]
+        );
+    }
+
+    private static HandWork Finish(Project project)
+    {
+        var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
+        return new HandWork(
+            HandStepKind.Finish,
+            "finish",
+            $"Take the work out of the hoop, trim the thread ends, and remove what {stabiliser.Name} allows.",
+            null,
+            HoopOff: true,
+            []
+        );
+    }
+
+    /// <summary>Cloth and stabiliser reach this far past the sewing field, mm: under the hoop's frame and a hand's width.</summary>
+    private const double HoopMargin = 25;
+}

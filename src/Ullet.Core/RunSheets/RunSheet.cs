@@ -1,0 +1,22 @@
+using System.Collections.Immutable;
+using Ullet.Core.Applique;
+using Ullet.Core.Layers;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.RunSheets;
+
+/// <summary>What happens when: stitch steps and hand steps in turn.</summary>
+public sealed record RunSheet(ImmutableArray<RunStep> Steps);
+
+/// <summary>One line of the run sheet.</summary>
+/// <param name="Key">Names the step for ever.</param>
+/// <param name="OwnerId">The element (or hooping) it belongs to.</param>
+/// <param name="OwnerName">The owner's name as the user knows it.</param>
+public abstract record RunStep(StepKey Key, string OwnerId, string OwnerName);
+
+public sealed record StitchStep(StepKey Key, string OwnerId, string OwnerName, Stage Stage)
+    : RunStep(Key, OwnerId, OwnerName);
+
+/// <param name="Note">A line of the user's own, or null.</param>
+public sealed record HandStep(StepKey Key, string OwnerId, string OwnerName, HandWork Work, string? Note)
+    : RunStep(Key, OwnerId, OwnerName);

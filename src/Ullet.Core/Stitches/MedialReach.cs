@@ -1,0 +1,66 @@
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>How far a stroke may go from its foot before another part of the outline is nearer: up to the medial axis.</summary>
+/// <remarks>The shrinking ball of J. Ma, S. W. Bae and S. Choi, "3D medial axis point approximation using nearest
+/// neighbors and the normal field", The Visual Computer, 2012, in the plane and with exact feet on edges. Departure: a
+/// ball counts as free while no edge enters it by more than <see cref="Slack"/> of its radius, so that the vertices of a
+/// flattened curve are not taken for corners.</remarks>
+internal sealed class MedialReach(SegmentIndex edges)
+{
+    private const int MostRounds = 24;
+    private const double LeastSlack = 0.02;
+    private const double Slack = 0.02;
+
+    /// <summary>The reach from a foot along a direction, at most a length, mm, and the edge point that stopped it.</summary>
+    internal (double Reach, Point? StoppedBy) Of(Point foot, Point direction, double most)
+    {
+        var reach = most;
+        Point? stop = null;
+        for (var round = 0; round < MostRounds && reach > 1e-4; round++)
+        {
+            var within = reach - LeastSlack - (Slack * reach);
+            if (within <= 0 || edges.Nearest(foot + (direction * reach), within) is not { } other)
+            {
+                break;
+            }
+            var to = other - foot;
+            var along = Point.Dot(to, direction);
+            if (along < 1e-9)
+            {
+                break;
+            }
+            var smaller = Point.Dot(to, to) / (2 * along);
+            if (smaller >= reach - 1e-6)
+            {
+                break;
+            }
+            (reach, stop) = (Math.Max(smaller, 0), other);
+        }
+        return (reach, stop);
+    }
+
+    /// <summary>Cuts a stroke that starts near a corner where another edge is nearer than the corner.</summary>
+    internal Point ClipBeyondCorner(Point corner, Point low, Point high)
+    {
+        if (IsNearest(corner, high))
+        {
+            return high;
+        }
+        var (kept, lost) = (0.0, 1.0);
+        for (var i = 0; i < 12; i++)
+        {
+            var middle = (kept + lost) / 2;
+            (kept, lost) = IsNearest(corner, Point.Lerp(low, high, middle)) ? (middle, lost) : (kept, middle);
+        }
+        return Point.Lerp(low, high, kept);
+    }
+
+    private bool IsNearest(Point corner, Point place)
+    {
+        var distance = place.DistanceTo(corner);
+        var within = distance - LeastSlack - (Slack * distance);
+        return within <= 0 || edges.Nearest(place, within) is null;
+    }
+}

@@ -1,0 +1,133 @@
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>How far a cover's band reaches from the outline, compensation included, mm.</summary>
+internal readonly record struct CoverBand(double Outside, double Inside);
+
+/// <summary>A place along the edge with the two ends of the stroke that may lie there, mm.</summary>
+internal readonly record struct StrokePlace(Point Outer, Point Inner)
+{
+    internal double Length => Outer.DistanceTo(Inner);
+}
+
+/// <summary>One smooth stretch of the edge between corners as closely set stroke places.</summary>
+/// <param name="Places">Places in sewing order, corner mitres included.</param>
+/// <param name="Narrowest">Where two facing edges leave the band least room, or null.</param>
+internal sealed record SatinLeg(IReadOnlyList<StrokePlace> Places, NarrowPlace? Narrowest);
+
+/// <summary>Finds the two sides of a cover along a ring: every stroke stands across the edge, ends at the band's sides,
+/// and is clipped at the medial axis.</summary>
+internal sealed class SatinSides(MedialReach reach, CoverBand band)
+{
+    /// <summary>Distance between stroke places, mm: an eighth of the closest spacing.</summary>
+    private const double Step = 0.04;
+
+    /// <summary>Edges that face each other within this cosine make a narrow place; edges that meet in a corner do not.</summary>
+    private const double Facing = 0.9;
+
+    /// <summary>The legs of a ring, from its first point round to it.</summary>
+    internal List<SatinLeg> Legs(Ring ring)
+    {
+        var corners = ring.Corners();
+        var count = ring.Points.Length;
+        var stops = corners.IsEmpty ? [0] : corners;
+        var legs = new List<SatinLeg>();
+        for (var i = 0; i < stops.Length; i++)
+        {
+            var from = stops[i];
+            var to = i + 1 < stops.Length ? stops[i + 1] : stops[0] + count;
+            legs.Add(Leg(ring, from, to, closed: corners.IsEmpty));
+        }
+        // A ring chosen to begin at a corner has that corner first; otherwise the walk began before it.
+        return legs;
+    }
+
+    private SatinLeg Leg(Ring ring, int from, int to, bool closed)
+    {
+        var count = ring.Points.Length;
+        var points = Enumerable.Range(from, to - from + 1).Select(i => ring.Points[i % count]).ToArray();
+        var normals = Normals(points, closed);
+        var places = new List<StrokePlace>();
+        NarrowPlace? narrowest = null;
+        if (!closed)
+        {
+            var caps = Cap(points[0], points[1], ring.TurnAt(from % count), ahead: false);
+            caps.Reverse();
+            places.AddRange(caps);
+        }
+        for (var i = 0; i + 1 < points.Length; i++)
+        {
+            var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / Step));
+            for (var s = 0; s < steps || (i + 2 == points.Length && s == steps); s++)
+            {
+                var t = s / (double)steps;
+                var foot = Point.Lerp(points[i], points[i + 1], t);
+                var normal = Point.Lerp(normals[i], normals[i + 1], t).Unit();
+                places.Add(Place(foot, normal, ref narrowest));
+            }
+        }
+        if (!closed)
+        {
+            places.AddRange(Cap(points[^1], points[^2], ring.TurnAt(to % count), ahead: true));
+        }
+        return new SatinLeg(places, narrowest);
+    }
+
+    private StrokePlace Place(Point foot, Point normal, ref NarrowPlace? narrowest)
+    {
+        var (outward, _) = reach.Of(foot, normal, band.Outside);
+        var (inward, stop) = reach.Of(foot, normal * -1, band.Inside);
+        if (stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
+        {
+            var width = outward + inward;
+            if (narrowest is null || width < narrowest.Width)
+            {
+                narrowest = new NarrowPlace(foot, width);
+            }
+        }
+        return new StrokePlace(foot + (normal * outward), foot - (normal * inward));
+    }
+
+    /// <summary>The strokes of one leg beyond a corner, parallel to its others: from the bisector, where the other leg's
+    /// strokes meet them in a mitre, to the round cap.</summary>
+    /// <remarks>At a distance u beyond a corner that turns by θ the bisector lies u / tan(θ/2) off the leg's line, the cap
+    /// √(r² − u²); they meet at u = r · sin(θ/2).</remarks>
+    private List<StrokePlace> Cap(Point corner, Point neighbour, double turn, bool ahead)
+    {
+        var places = new List<StrokePlace>();
+        var along = (corner - neighbour).Unit();
+        var outward = (ahead ? along : along * -1).Outward;
+        var convex = turn > 0;
+        var side = convex ? outward : outward * -1;
+        var radius = convex ? band.Outside : band.Inside;
+        var half = Math.Abs(turn) / 2 * Math.PI / 180;
+        var farthest = radius * Math.Sin(half);
+        for (var u = Step; u < farthest; u += Step)
+        {
+            var foot = corner + (along * u);
+            var low = foot + (side * (u / Math.Tan(half)));
+            var high = reach.ClipBeyondCorner(corner, low, foot + (side * Math.Sqrt((radius * radius) - (u * u))));
+            var place = convex ? new StrokePlace(high, low) : new StrokePlace(low, high);
+            if (place.Length < StitchDefaults.ShortestStitch)
+            {
+                break;
+            }
+            places.Add(place);
+        }
+        return places;
+    }
+
+    private static Point[] Normals(Point[] points, bool closed)
+    {
+        var last = points.Length - 1;
+        var normals = new Point[points.Length];
+        for (var i = 0; i <= last; i++)
+        {
+            var before = i > 0 ? points[i] - points[i - 1] : closed ? points[0] - points[last - 1] : Point.Zero;
+            var after = i < last ? points[i + 1] - points[i] : closed ? points[1] - points[0] : Point.Zero;
+            normals[i] = (before.Unit().Outward + after.Unit().Outward).Unit();
+        }
+        return normals;
+    }
+}

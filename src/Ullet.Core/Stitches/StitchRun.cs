@@ -1,0 +1,27 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>What a run of needle points is for.</summary>
+public enum RunKind
+{
+    Line,
+    Underlay,
+    Top,
+}
+
+/// <summary>Needle points sewn one after the other without travel, mm.</summary>
+/// <param name="Kind">What the run is for.</param>
+/// <param name="Edge">Which edge of the outline it belongs to; travel to another edge may not show.</param>
+/// <param name="Points">Needle points.</param>
+public sealed record StitchRun(RunKind Kind, int Edge, ImmutableArray<Point> Points);
+
+/// <summary>A place where a cover had to be narrowed, and the width that was left there, mm.</summary>
+public sealed record NarrowPlace(Point At, double Width);
+
+/// <summary>What one stage is sewn with, before travel, locks and trims are added.</summary>
+public sealed record StepStitches(ImmutableArray<StitchRun> Runs, ImmutableArray<NarrowPlace> NarrowPlaces)
+{
+    public int PointCount => Runs.Sum(run => run.Points.Length);
+}
