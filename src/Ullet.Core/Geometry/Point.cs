@@ -9,7 +9,7 @@ public readonly record struct Point(double X, double Y)
     public double Length => Math.Sqrt((X * X) + (Y * Y));
 
     /// <summary>The vector turned a quarter anticlockwise on screen: out of a shell that runs clockwise on screen.</summary>
-    public Point Outward => new(Y, -X);
+    public Point Outward() => new(Y, -X);
 
     public static Point operator +(Point a, Point b) => new(a.X + b.X, a.Y + b.Y);
 

@@ -62,13 +62,15 @@ public static class SatinCover
         {
             strokes.RemoveAt(strokes.Count - 1);
         }
+        var once = strokes.Count;
         strokes.AddRange(ClosingOverlap.Of(strokes));
+        var overlap = new ShortStrokes(numbers.Spacing);
         var points = ImmutableArray.CreateBuilder<Point>(strokes.Count);
         for (var i = 0; i < strokes.Count; i++)
         {
             var (end, other) =
                 i % 2 == 0 ? (strokes[i].Outer, strokes[i].Inner) : (strokes[i].Inner, strokes[i].Outer);
-            var point = shortStrokes.End(end, other);
+            var point = (i < once ? shortStrokes : overlap).End(end, other);
             if (points.Count == 0 || point.DistanceTo(points[^1]) > Tolerance.Quantum)
             {
                 points.Add(point);

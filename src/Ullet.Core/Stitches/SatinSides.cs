@@ -23,8 +23,12 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
     /// <summary>Distance between stroke places, mm: an eighth of the closest spacing.</summary>
     private const double Step = 0.04;
 
-    /// <summary>Edges that face each other within this cosine make a narrow place; edges that meet in a corner do not.</summary>
-    private const double Facing = 0.9;
+    /// <summary>Edges that face each other within this cosine (20° between them) make a narrow place; edges that meet in a
+    /// corner do not.</summary>
+    private const double Facing = 0.985;
+
+    /// <summary>Nearer to a corner than this the band is a mitre, not a narrow place, mm.</summary>
+    private const double CornerReach = 0.3;
 
     /// <summary>The legs of a ring, from its first point round to it.</summary>
     internal List<SatinLeg> Legs(Ring ring)
@@ -78,7 +82,7 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
     {
         var (outward, _) = reach.Of(foot, normal, band.Outside);
         var (inward, stop) = reach.Of(foot, normal * -1, band.Inside);
-        if (stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
+        if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
         {
             var width = outward + inward;
             if (narrowest is null || width < narrowest.Width)
@@ -97,7 +101,7 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
     {
         var places = new List<StrokePlace>();
         var along = (corner - neighbour).Unit();
-        var outward = (ahead ? along : along * -1).Outward;
+        var outward = (ahead ? along : along * -1).Outward();
         var convex = turn > 0;
         var side = convex ? outward : outward * -1;
         var radius = convex ? band.Outside : band.Inside;
@@ -126,7 +130,7 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
         {
             var before = i > 0 ? points[i] - points[i - 1] : closed ? points[0] - points[last - 1] : Point.Zero;
             var after = i < last ? points[i + 1] - points[i] : closed ? points[1] - points[0] : Point.Zero;
-            normals[i] = (before.Unit().Outward + after.Unit().Outward).Unit();
+            normals[i] = (before.Unit().Outward() + after.Unit().Outward()).Unit();
         }
         return normals;
     }

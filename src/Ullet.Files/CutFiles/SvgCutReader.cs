@@ -1,0 +1,171 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Xml;
+using System.Xml.Linq;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Files.CutFiles;
+
+/// <summary>How a reader takes the size of an SVG.</summary>
+public enum SvgSizing
+{
+    /// <summary>Width and height with their units, and the viewBox scaled to them.</summary>
+    Lengths,
+
+    /// <summary>User units taken for 1/96 in, width and height left aside, as simple cutting programs do.</summary>
+    UserUnits96,
+}
+
+/// <summary>Reads an SVG cut file as a device would.</summary>
+public static class SvgCutReader
+{
+    public const int LargestFile = 10_000_000;
+
+    /// <summary>The most curves taken from one file.</summary>
+    public const int MostCurves = 200_000;
+
+    private static readonly XmlReaderSettings Safe = new()
+    {
+        DtdProcessing = DtdProcessing.Prohibit,
+        XmlResolver = null,
+        MaxCharactersInDocument = LargestFile,
+    };
+
+    private static readonly HashSet<string> LeftAside = ["title", "desc", "metadata", "defs", "style"];
+
+    /// <returns>The lines to cut in mm, or "cut-file-…" with a sentence.</returns>
+    public static Result<CutFile> Read(ReadOnlyMemory<byte> file, SvgSizing sizing = SvgSizing.Lengths)
+    {
+        if (file.Length > LargestFile)
+        {
+            return No("too-large", "file", $"This cut file has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read.");
+        }
+        XElement root;
+        try
+        {
+            using var stream = new MemoryStream(file.ToArray());
+            using var reader = XmlReader.Create(stream, Safe);
+            root = XDocument.Load(reader, LoadOptions.SetLineInfo).Root!;
+        }
+        catch (XmlException wrong)
+        {
+            return No("broken", $"line {wrong.LineNumber}", $"This cut file is not an SVG that can be read: {wrong.Message}");
+        }
+        if (root.Name.LocalName != "svg")
+        {
+            return No("foreign", "file", $"This cut file is not an SVG: its outermost element is \"{root.Name.LocalName}\".");
+        }
+        return Frame(root, sizing).Then(frame => Lines(root, frame));
+    }
+
+    private static Result<PageFrame> Frame(XElement root, SvgSizing sizing)
+    {
+        var (width, height) = (SvgLength.Mm((string?)root.Attribute("width")), SvgLength.Mm((string?)root.Attribute("height")));
+        var box = ((string?)root.Attribute("viewBox"))
+            ?.Split([' ', ',', '\t', '\n'], StringSplitOptions.RemoveEmptyEntries)
+            .Select(SvgLength.Number)
+            .ToArray();
+        var viewBox = box is [{ } x, { } y, { } w, { } h] && w > 0 && h > 0 ? new double[] { x, y, w, h } : null;
+        if (sizing == SvgSizing.UserUnits96)
+        {
+            const double Mm = 1 / SvgCutWriter.UnitsPerMm;
+            return viewBox is null
+                ? No("without-units", "viewBox", "This cut file has no viewBox, so its user units can't be read.")
+                : new PageFrame(viewBox[2] * Mm, viewBox[3] * Mm, Mm, Mm, viewBox[0], viewBox[1]);
+        }
+        if (width is not > 0 || height is not > 0)
+        {
+            return No(
+                "without-units",
+                "width",
+                "This cut file does not say its size in real units, so nobody knows how large it is. "
+                    + "Its width and height should be given in mm, cm or in."
+            );
+        }
+        return viewBox is null
+            ? new PageFrame(width.Value, height.Value, 1 / SvgCutWriter.UnitsPerMm, 1 / SvgCutWriter.UnitsPerMm, 0, 0)
+            : new PageFrame(
+                width.Value,
+                height.Value,
+                width.Value / viewBox[2],
+                height.Value / viewBox[3],
+                viewBox[0],
+                viewBox[1]
+            );
+    }
+
+    private static Result<CutFile> Lines(XElement root, PageFrame frame)
+    {
+        var lines = ImmutableArray.CreateBuilder<CutLine>();
+        var curves = 0;
+        foreach (var element in root.Descendants().Where(IsShown))
+        {
+            var kind = element.Name.LocalName;
+            var place = $"line {((IXmlLineInfo)element).LineNumber}";
+            if (kind == "g" && element.Attribute("transform") is null)
+            {
+                continue;
+            }
+            if (element.Attribute("transform") is not null)
+            {
+                return No("transform", place, $"This cut file moves or scales its parts ({place}, \"{kind}\"); the cutter takes plain paths only.");
+            }
+            var data = Data(element);
+            if (data is null)
+            {
+                return No("part-unknown", place, $"The cutter can't take a \"{kind}\" ({place}); it takes paths and basic shapes.");
+            }
+            if (!SvgPathData.TryParse(data, out var contours))
+            {
+                return No("path-broken", place, $"A path of this cut file can't be read ({place}).");
+            }
+            foreach (var (contour, closed) in contours)
+            {
+                curves += contour.Curves.Length;
+                var mm = contour.Transform(frame.ToMm);
+                lines.Add(new CutLine(Id(element.Parent), Id(element), mm, closed));
+            }
+            if (curves > MostCurves)
+            {
+                return No("too-many-curves", place, $"This cut file has more than {MostCurves} curves.");
+            }
+        }
+        return lines.Count == 0
+            ? No("empty", "file", "This cut file has nothing to cut in it.")
+            : new CutFile(frame.Width, frame.Height, lines.ToImmutable());
+    }
+
+    /// <summary>What an element draws, as path data; null for an element that a cutter can't take.</summary>
+    private static string? Data(XElement element)
+    {
+        double N(string name) => SvgLength.Number((string?)element.Attribute(name)) ?? 0;
+        FormattableString? data = element.Name.LocalName switch
+        {
+            "path" => $"{(string?)element.Attribute("d") ?? ""}",
+            "polygon" => $"M {(string?)element.Attribute("points") ?? ""} Z",
+            "polyline" => $"M {(string?)element.Attribute("points") ?? ""}",
+            "line" => $"M {N("x1")} {N("y1")} L {N("x2")} {N("y2")}",
+            "rect" => $"M {N("x")} {N("y")} h {N("width")} v {N("height")} h {-N("width")} Z",
+            "circle" => Ellipse(N("cx"), N("cy"), N("r"), N("r")),
+            "ellipse" => Ellipse(N("cx"), N("cy"), N("rx"), N("ry")),
+            _ => null,
+        };
+        return data?.ToString(CultureInfo.InvariantCulture);
+    }
+
+    private static FormattableString Ellipse(double x, double y, double rx, double ry) =>
+        $"M {x - rx} {y} A {rx} {ry} 0 1 1 {x + rx} {y} A {rx} {ry} 0 1 1 {x - rx} {y} Z";
+
+    private static bool IsShown(XElement element) =>
+        !element.AncestorsAndSelf().Any(up => LeftAside.Contains(up.Name.LocalName));
+
+    private static string Id(XElement? element) => (string?)element?.Attribute("id") ?? "";
+
+    private static Refusal No(string code, string place, string words) => new($"cut-file-{code}", place, words);
+
+    private sealed record PageFrame(double Width, double Height, double ScaleX, double ScaleY, double MinX, double MinY)
+    {
+        internal Affine ToMm => Affine.Translate(-MinX, -MinY).Then(Affine.Scale(ScaleX, ScaleY));
+    }
+}

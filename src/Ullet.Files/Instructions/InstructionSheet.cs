@@ -1,0 +1,116 @@
+using SkiaSharp;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+using Ullet.Core.Timing;
+using Ullet.Files.Pictures;
+
+namespace Ullet.Files.Instructions;
+
+/// <summary>The sheet for the hands: what to cut, then every step in order, as PDF on A4.</summary>
+public static class InstructionSheet
+{
+    private const float PageWidth = 595;
+    private const float PageHeight = 842;
+    private const float Margin = 48;
+    private const float PictureSide = 150;
+
+    /// <summary>The sheet as PDF.</summary>
+    public static byte[] Pdf(Evaluated evaluated)
+    {
+        using var stream = new MemoryStream();
+        using (var document = SKDocument.CreatePdf(stream))
+        {
+            using var pen = new PdfPen(document, PageWidth, PageHeight, Margin);
+            Head(pen, evaluated);
+            Cuts(pen, evaluated);
+            Steps(pen, evaluated);
+            pen.Finish();
+            document.Close();
+        }
+        return stream.ToArray();
+    }
+
+    private static void Head(PdfPen pen, Evaluated evaluated)
+    {
+        var (project, program) = (evaluated.Project, evaluated.Program);
+        var hoop = project.Hooping.Hoop;
+        var scale = (float)(PictureSide / Math.Max(hoop.FieldWidth, hoop.FieldHeight));
+        pen.Picture(
+            canvas =>
+            {
+                canvas.Scale(scale);
+                canvas.ClipRect(new SKRect(0, 0, (float)hoop.FieldWidth, (float)hoop.FieldHeight));
+                canvas.Translate((float)hoop.FieldWidth / 2, (float)hoop.FieldHeight / 2);
+                using var picture = SKImage.FromEncodedData(ProjectPicture.Png(evaluated, 600));
+                canvas.DrawImage(
+                    picture,
+                    SKRect.Create(
+                        -(float)hoop.FieldWidth / 2,
+                        -(float)hoop.FieldHeight / 2,
+                        (float)hoop.FieldWidth,
+                        (float)hoop.FieldHeight
+                    ),
+                    new SKSamplingOptions(SKCubicResampler.Mitchell)
+                );
+            },
+            PageWidth - Margin - ((float)hoop.FieldWidth * scale),
+            Margin
+        );
+        pen.Write(project.Title, 20, bold: true, width: 320);
+        pen.Space(6);
+        var minutes = Math.Ceiling(StepTimes.Of(program).Sum() / 60);
+        pen.Write($"Hoop: sewing field {hoop.Name} mm", 10.5f, width: 320);
+        pen.Write($"{program.StitchCount} stitches, {program.StopCount} stops, about {minutes:0} minutes", 10.5f, width: 320);
+        var threads = string.Join(", ", program.Threads.Select(thread => $"{thread.Number} {thread.Name}"));
+        pen.Write($"Threads: {threads}", 10.5f, width: 320);
+        pen.DownTo(Margin + PictureSide + 24);
+    }
+
+    private static void Cuts(PdfPen pen, Evaluated evaluated)
+    {
+        pen.Write("Cut first", 13, bold: true);
+        foreach (var sheet in evaluated.Sheets)
+        {
+            foreach (var shape in sheet.Shapes.Select(placed => placed.Shape))
+            {
+                var box = shape.Bounds();
+                var what = shape.IsTemplate ? "a rough piece of at least" : "cut to size,";
+                pen.Write($"{sheet.Cloth.Name}: {shape.Name}, {what} {LengthText.AtLeast(box.Width, box.Height)}", 10.5f);
+            }
+        }
+        pen.Space(14);
+    }
+
+    private static void Steps(PdfPen pen, Evaluated evaluated)
+    {
+        pen.Write("Step by step", 13, bold: true);
+        var number = 0;
+        foreach (var step in evaluated.Program.Steps)
+        {
+            number++;
+            if (step is ProgramHands hands)
+            {
+                pen.Space(4);
+                pen.Write($"{number}. {hands.Text}", 11, bold: true);
+                if (hands.Warning is { } warning)
+                {
+                    pen.Write(warning, 10.5f, bold: true, indent: 18);
+                }
+                if (hands.Note is { } note)
+                {
+                    pen.Write($"Note: {note}", 10.5f, indent: 18);
+                }
+            }
+            else if (step is ProgramStitches stitches)
+            {
+                var thread = evaluated.Program.Threads[stitches.Thread - 1].Name;
+                var stop = stitches.StopAfter ? " Then the machine stops." : "";
+                pen.Write(
+                    $"{number}. The machine sews the {stitches.Role} of {stitches.OwnerName} with {thread} (block {stitches.Block}).{stop}",
+                    10.5f
+                );
+            }
+        }
+    }
+}

@@ -1,0 +1,83 @@
+using System.Reflection;
+using SkiaSharp;
+
+namespace Ullet.Files.Instructions;
+
+/// <summary>Writes lines of text down the pages of a PDF; breaks lines and pages by itself. Points, 72 to the inch.</summary>
+internal sealed class PdfPen : IDisposable
+{
+    private static readonly SKTypeface Regular = Load("HankenGrotesk_400Regular.ttf");
+    private static readonly SKTypeface Bold = Load("HankenGrotesk_700Bold.ttf");
+
+    private readonly SKDocument _document;
+    private readonly float _pageWidth;
+    private readonly float _pageHeight;
+    private readonly float _margin;
+    private readonly SKPaint _ink = new() { Color = new SKColor(0x1d, 0x2a, 0x3a), IsAntialias = true };
+    private SKCanvas _canvas;
+    private float _y;
+
+    internal PdfPen(SKDocument document, float pageWidth, float pageHeight, float margin)
+    {
+        (_document, _pageWidth, _pageHeight, _margin) = (document, pageWidth, pageHeight, margin);
+        _canvas = document.BeginPage(pageWidth, pageHeight);
+        _y = margin;
+    }
+
+    internal void Write(string text, float size, bool bold = false, float indent = 0, float? width = null)
+    {
+        using var font = new SKFont(bold ? Bold : Regular, size);
+        var room = width ?? _pageWidth - (2 * _margin) - indent;
+        foreach (var line in Broken(text, font, room))
+        {
+            if (_y + (size * 1.4f) > _pageHeight - _margin)
+            {
+                _document.EndPage();
+                _canvas = _document.BeginPage(_pageWidth, _pageHeight);
+                _y = _margin;
+            }
+            _y += size * 1.4f;
+            _canvas.DrawText(line, _margin + indent, _y, SKTextAlign.Left, font, _ink);
+        }
+    }
+
+    internal void Space(float height) => _y += height;
+
+    internal void DownTo(float y) => _y = Math.Max(_y, y);
+
+    internal void Picture(Action<SKCanvas> draw, float x, float y)
+    {
+        _canvas.Save();
+        _canvas.Translate(x, y);
+        draw(_canvas);
+        _canvas.Restore();
+    }
+
+    internal void Finish() => _document.EndPage();
+
+    public void Dispose() => _ink.Dispose();
+
+    private static IEnumerable<string> Broken(string text, SKFont font, float room)
+    {
+        var line = "";
+        foreach (var word in text.Split(' '))
+        {
+            var longer = line.Length == 0 ? word : line + " " + word;
+            if (line.Length > 0 && font.MeasureText(longer) > room)
+            {
+                yield return line;
+                longer = word;
+            }
+            line = longer;
+        }
+        yield return line;
+    }
+
+    private static SKTypeface Load(string name)
+    {
+        using var stream =
+            Assembly.GetExecutingAssembly().GetManifestResourceStream(name)
+            ?? throw new InvalidOperationException($"The font {name} is missing from the build.");
+        return SKTypeface.FromStream(stream);
+    }
+}

@@ -1,0 +1,300 @@
+using System.Collections.Immutable;
+using System.Text;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+
+namespace Ullet.Files.StitchLists;
+
+/// <summary>Reads a stitch list, version 1.</summary>
+public sealed class StitchListReader
+{
+    /// <summary>Largest file taken, bytes: some 1.5 million needle points.</summary>
+    public const int LargestFile = 20_000_000;
+
+    private static readonly IReadOnlyDictionary<bool, string> Faces = new Dictionary<bool, string>
+    {
+        [true] = "up",
+        [false] = "down",
+    };
+
+    private static readonly IReadOnlyDictionary<bool, string> HoopWords = new Dictionary<bool, string>
+    {
+        [true] = "off",
+        [false] = "on",
+    };
+
+    private readonly Queue<StitchListLine> _lines = new();
+
+    private StitchListReader() { }
+
+    /// <returns>The program, or "stitch-list-foreign", "-newer", "-broken" with the line and a sentence.</returns>
+    public static Result<StitchProgram> Read(ReadOnlySpan<byte> file)
+    {
+        if (file.Length > LargestFile)
+        {
+            return new Refusal(
+                "stitch-list-too-large",
+                "file",
+                $"This stitch list has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read."
+            );
+        }
+        var text = Encoding.UTF8.GetString(file);
+        var first = text.Split('\n', 2)[0].TrimEnd('\r').Split(' ');
+        if (first[0] != StitchListFormat.Magic || first.Length != 2 || !int.TryParse(first[1], out var version))
+        {
+            return new Refusal(
+                "stitch-list-foreign",
+                "line 1",
+                $"This is not an Ullet stitch list: its first line should be \"{StitchListFormat.Magic} {StitchListFormat.Version}\"."
+            );
+        }
+        if (version > StitchListFormat.Version)
+        {
+            return new Refusal(
+                "stitch-list-newer",
+                "line 1",
+                $"This stitch list has version {version}; this Ullet reads up to {StitchListFormat.Version}. Bring Ullet up to date."
+            );
+        }
+        try
+        {
+            return new StitchListReader().ReadAll(text);
+        }
+        catch (StitchListException wrong)
+        {
+            return new Refusal(
+                "stitch-list-broken",
+                $"line {wrong.Line}",
+                $"This stitch list can't be read: line {wrong.Line}: {wrong.Message}."
+            );
+        }
+    }
+
+    private StitchProgram ReadAll(string text)
+    {
+        var number = 0;
+        foreach (var raw in text.AsSpan().EnumerateLines())
+        {
+            number++;
+            if (number > 1 && raw.Length > 0 && raw[0] != '#')
+            {
+                _lines.Enqueue(new StitchListLine(number, raw.ToString()));
+            }
+        }
+        var last = number;
+        var title = Header("title").Word("the title");
+        var hooping = Header("hooping").Word("the hooping");
+        Header("units").Expect("mm");
+        var axes = Header("axes");
+        axes.Expect("x-right");
+        axes.Expect("y-down");
+        Header("origin").Expect("field-centre");
+        var field = Header("field");
+        var (width, height) = (field.Real("the field's width"), field.Real("the field's height"));
+        if (width <= 0 || height <= 0)
+        {
+            throw field.Wrong("the field must be larger than nothing");
+        }
+        var threads = Threads();
+        var steps = ImmutableArray.CreateBuilder<ProgramStep>();
+        while (NextIs("step"))
+        {
+            steps.Add(Step(steps.Count + 1, threads.Length));
+        }
+        if (!NextIs("end"))
+        {
+            throw _lines.TryPeek(out var stray)
+                ? stray.Wrong("a step or the end was expected")
+                : new StitchListException(last, "the file ends before its end line; it may have been cut off");
+        }
+        var program = new StitchProgram(title, hooping, width, height, threads, steps.ToImmutable());
+        CheckEnd(_lines.Dequeue(), program);
+        return program;
+    }
+
+    private void CheckEnd(StitchListLine end, StitchProgram program)
+    {
+        end.Expect("end");
+        end.Expect("steps");
+        var steps = end.Whole("the number of steps");
+        end.Expect("points");
+        var points = end.Whole("the number of points");
+        end.End();
+        if (steps != program.Steps.Length || points != program.StitchCount)
+        {
+            throw end.Wrong(
+                $"it counts {steps} steps and {points} points, but there are {program.Steps.Length} and {program.StitchCount}"
+            );
+        }
+        if (_lines.TryPeek(out var stray))
+        {
+            throw stray.Wrong("nothing may follow the end line");
+        }
+    }
+
+    private StitchListLine Header(string word)
+    {
+        if (!_lines.TryDequeue(out var line))
+        {
+            throw new StitchListException(1, $"the line \"{word}\" is missing");
+        }
+        line.Expect(word);
+        return line;
+    }
+
+    private bool NextIs(string word) => _lines.TryPeek(out var line) && line.Starts(word);
+
+    private ImmutableArray<ProgramThread> Threads()
+    {
+        var threads = ImmutableArray.CreateBuilder<ProgramThread>();
+        while (NextIs("thread"))
+        {
+            var line = Header("thread");
+            var number = line.Whole("the thread's number");
+            if (number != threads.Count + 1)
+            {
+                throw line.Wrong($"threads are numbered from 1 without gaps; {number} stands where {threads.Count + 1} should");
+            }
+            var colour = Colour(line);
+            var kind = line.OneOf(StitchListFormat.ThreadKinds, "thread kind");
+            threads.Add(new ProgramThread(number, line.Word("the thread's name"), colour, kind));
+            line.End();
+        }
+        return threads.ToImmutable();
+    }
+
+    private ProgramStep Step(int expected, int threads)
+    {
+        var line = Header("step");
+        var number = line.Whole("the step's number");
+        if (number != expected)
+        {
+            throw line.Wrong($"steps are numbered from 1 without gaps; {number} stands where {expected} should");
+        }
+        var kind = line.Word("the kind of step");
+        return kind switch
+        {
+            "stitch" => Stitches(line, threads),
+            "hand" => Hands(line),
+            _ => throw line.Wrong($"a step is \"stitch\" or \"hand\", not \"{kind}\""),
+        };
+    }
+
+    private ProgramStitches Stitches(StitchListLine line, int threads)
+    {
+        var role = line.Word("the role");
+        var (key, owner) = KeyAndOwner(line);
+        line.Expect("thread");
+        var thread = line.Whole("the thread's number");
+        if (thread < 1 || thread > threads)
+        {
+            throw line.Wrong($"there is no thread {thread}");
+        }
+        line.Expect("block");
+        var block = line.Whole("the block's number");
+        line.End();
+        var commands = ImmutableArray.CreateBuilder<NeedleCommand>();
+        var at = Point.Zero;
+        while (NextIs("s") || NextIs("j") || NextIs("t"))
+        {
+            var command = _lines.Dequeue();
+            var word = command.Word("the command");
+            at = word == "t" ? at : command.Place();
+            command.End();
+            var kind =
+                word == "s" ? NeedleKind.Stitch
+                : word == "j" ? NeedleKind.Jump
+                : NeedleKind.Trim;
+            commands.Add(new NeedleCommand(kind, at));
+        }
+        var stops = NextIs("stop");
+        if (stops)
+        {
+            _lines.Dequeue();
+        }
+        return new ProgramStitches(key, owner, role, thread, block, stops, commands.ToImmutable());
+    }
+
+    private ProgramHands Hands(StitchListLine line)
+    {
+        var kind = line.OneOf(StitchListFormat.HandKinds, "kind of hand step");
+        var (key, owner) = KeyAndOwner(line);
+        line.Expect("hoop");
+        var hoopOff = line.OneOf(HoopWords, "hoop word");
+        line.End();
+        var text = Header("text").Word("the text");
+        var warning = NextIs("warning") ? Header("warning").Word("the warning") : null;
+        var note = NextIs("note") ? Header("note").Word("the note") : null;
+        var changes = ImmutableArray.CreateBuilder<LayerChange>();
+        while (NextIs("lay") || NextIs("cut-back"))
+        {
+            changes.Add(NextIs("lay") ? Laid(Header("lay")) : new LayerTrimmed(CutBack(Header("cut-back")), Area()));
+        }
+        return new ProgramHands(key, owner, kind, text, warning, note, hoopOff, changes.ToImmutable());
+    }
+
+    private LayerLaid Laid(StitchListLine line)
+    {
+        var layer = line.Word("the layer");
+        var name = line.Word("the layer's name");
+        line.Expect("cloth");
+        var cloth = new Cloth
+        {
+            Id = line.Word("the cloth"),
+            Name = line.Word("the cloth's name"),
+            Kind = line.OneOf(StitchListFormat.ClothKinds, "kind of cloth"),
+            Texture = line.OneOf(StitchListFormat.Textures, "texture"),
+            Colour = Colour(line),
+            PatternColour = PatternColour(line),
+        };
+        line.Expect("face");
+        var faceUp = line.OneOf(Faces, "face");
+        line.End();
+        return new LayerLaid(layer, name, cloth, faceUp, Area());
+    }
+
+    private static string CutBack(StitchListLine line)
+    {
+        var layer = line.Word("the layer");
+        line.End();
+        return layer;
+    }
+
+    private ImmutableArray<Region> Area()
+    {
+        var regions = ImmutableArray.CreateBuilder<Region>();
+        while (NextIs("area"))
+        {
+            var shell = Header("area").Ring();
+            var holes = ImmutableArray.CreateBuilder<Ring>();
+            while (NextIs("hole"))
+            {
+                holes.Add(Header("hole").Ring());
+            }
+            regions.Add(new Region(shell, holes.ToImmutable()));
+        }
+        return regions.ToImmutable();
+    }
+
+    private static (StepKey Key, string Owner) KeyAndOwner(StitchListLine line)
+    {
+        line.Expect("key");
+        var key = StepKey.Parse(line.Word("the key")) ?? throw line.Wrong("the key is none like e1.cover.0");
+        line.Expect("owner");
+        return (key, line.Word("the owner"));
+    }
+
+    private static string? PatternColour(StitchListLine line)
+    {
+        var word = line.Word("the pattern's colour");
+        return word == "none" ? null : CheckedColour(line, word);
+    }
+
+    private static string Colour(StitchListLine line) => CheckedColour(line, line.Word("a colour"));
+
+    private static string CheckedColour(StitchListLine line, string word) =>
+        Limits.CheckColour(word, "") is null ? word : throw line.Wrong("a colour is written like #8e2347");
+}

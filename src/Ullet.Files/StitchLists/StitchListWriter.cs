@@ -1,0 +1,200 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Text;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Program;
+
+namespace Ullet.Files.StitchLists;
+
+/// <summary>Writes a program as a stitch list.</summary>
+public static class StitchListWriter
+{
+    /// <summary>The file as UTF-8 text with line feeds.</summary>
+    public static byte[] Write(StitchProgram program)
+    {
+        var text = new StringBuilder();
+        text.Append(StitchListFormat.Magic).Append(' ').Append(StitchListFormat.Version).Append('\n');
+        Line(text, "title", Quoted(program.Title));
+        Line(text, "hooping", Quoted(program.HoopingName));
+        Line(text, "units", "mm");
+        Line(text, "axes", "x-right", "y-down");
+        Line(text, "origin", "field-centre");
+        Line(text, "field", Number(program.FieldWidth), Number(program.FieldHeight));
+        foreach (var thread in program.Threads)
+        {
+            Line(
+                text,
+                "thread",
+                Number(thread.Number),
+                thread.Colour,
+                StitchListFormat.ThreadKinds[thread.Kind],
+                Quoted(thread.Name)
+            );
+        }
+        for (var i = 0; i < program.Steps.Length; i++)
+        {
+            switch (program.Steps[i])
+            {
+                case ProgramStitches stitches:
+                    WriteStitches(text, i + 1, stitches);
+                    break;
+                case ProgramHands hands:
+                    WriteHands(text, i + 1, hands);
+                    break;
+            }
+        }
+        Line(text, "end", "steps", Number(program.Steps.Length), "points", Number(program.StitchCount));
+        return Encoding.UTF8.GetBytes(text.ToString());
+    }
+
+    private static void WriteStitches(StringBuilder text, int number, ProgramStitches step)
+    {
+        Line(
+            text,
+            "step",
+            Number(number),
+            "stitch",
+            step.Role,
+            "key",
+            step.Key.ToString(),
+            "owner",
+            Quoted(step.OwnerName),
+            "thread",
+            Number(step.Thread),
+            "block",
+            Number(step.Block)
+        );
+        foreach (var command in step.Commands)
+        {
+            switch (command.Kind)
+            {
+                case NeedleKind.Trim:
+                    Line(text, "t");
+                    break;
+                default:
+                    Line(text, command.Kind == NeedleKind.Jump ? "j" : "s", Number(command.At.X), Number(command.At.Y));
+                    break;
+            }
+        }
+        if (step.StopAfter)
+        {
+            Line(text, "stop");
+        }
+    }
+
+    private static void WriteHands(StringBuilder text, int number, ProgramHands step)
+    {
+        Line(
+            text,
+            "step",
+            Number(number),
+            "hand",
+            StitchListFormat.HandKinds[step.Kind],
+            "key",
+            step.Key.ToString(),
+            "owner",
+            Quoted(step.OwnerName),
+            "hoop",
+            step.HoopOff ? "off" : "on"
+        );
+        Line(text, "text", Quoted(step.Text));
+        if (step.Warning is { } warning)
+        {
+            Line(text, "warning", Quoted(warning));
+        }
+        if (step.Note is { } note)
+        {
+            Line(text, "note", Quoted(note));
+        }
+        foreach (var change in step.Changes)
+        {
+            WriteChange(text, change);
+        }
+    }
+
+    private static void WriteChange(StringBuilder text, LayerChange change)
+    {
+        if (change is LayerLaid laid)
+        {
+            var cloth = laid.Cloth;
+            Line(
+                text,
+                "lay",
+                laid.LayerId,
+                Quoted(laid.Name),
+                "cloth",
+                cloth.Id,
+                Quoted(cloth.Name),
+                StitchListFormat.ClothKinds[cloth.Kind],
+                StitchListFormat.Textures[cloth.Texture],
+                cloth.Colour,
+                cloth.PatternColour ?? "none",
+                "face",
+                laid.FaceUp ? "up" : "down"
+            );
+            WriteArea(text, laid.Area);
+        }
+        else if (change is LayerTrimmed trimmed)
+        {
+            Line(text, "cut-back", trimmed.LayerId);
+            WriteArea(text, trimmed.Area);
+        }
+    }
+
+    private static void WriteArea(StringBuilder text, ImmutableArray<Region> area)
+    {
+        foreach (var region in area)
+        {
+            WriteRing(text, "area", region.Shell);
+            foreach (var hole in region.Holes)
+            {
+                WriteRing(text, "hole", hole);
+            }
+        }
+    }
+
+    private static void WriteRing(StringBuilder text, string word, Ring ring)
+    {
+        text.Append(word);
+        foreach (var point in Sparse(ring))
+        {
+            text.Append(' ').Append(Number(point.X)).Append(',').Append(Number(point.Y));
+        }
+        text.Append('\n');
+    }
+
+    /// <summary>Areas are for looking at: one point in 0.5 mm at most, and every corner.</summary>
+    private static IEnumerable<Point> Sparse(Ring ring)
+    {
+        const double Apart = 0.5;
+        var corners = ring.Corners().ToHashSet();
+        Point? last = null;
+        for (var i = 0; i < ring.Points.Length; i++)
+        {
+            if (last is null || corners.Contains(i) || ring.Points[i].DistanceTo(last.Value) >= Apart)
+            {
+                last = ring.Points[i];
+                yield return ring.Points[i];
+            }
+        }
+    }
+
+    private static void Line(StringBuilder text, params ReadOnlySpan<string> words)
+    {
+        for (var i = 0; i < words.Length; i++)
+        {
+            text.Append(i == 0 ? "" : " ").Append(words[i]);
+        }
+        text.Append('\n');
+    }
+
+    private static string Number(double value)
+    {
+        var rounded = Math.Round(value, 2);
+        return (rounded == 0 ? 0 : rounded).ToString("0.##", CultureInfo.InvariantCulture);
+    }
+
+    private static string Quoted(string text) =>
+        "\"" + text.Replace("\\", "\\\\").Replace("\"", "\\\"").Replace("\n", "\\n").Replace("\r", "") + "\"";
+}
