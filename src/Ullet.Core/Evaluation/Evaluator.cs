@@ -24,6 +24,10 @@ public sealed class Evaluator(StationCache cache)
     /// <summary>The outline of one piece, without anything behind it.</summary>
     public Outline OutlineOf(Piece piece) => cache.Get(_outlines, piece);
 
+    /// <summary>A piece's outline moved outwards (or inwards, when negative) with its holes, mm.</summary>
+    public ImmutableArray<Region> OffsetOf(Piece piece, double distance) =>
+        cache.Get(_offsets, new OffsetInput(OutlineOf(piece), _outlines.Key(piece), distance, KeepHoles: true)).Regions;
+
     /// <summary>Everything that the document gives.</summary>
     public Evaluated Evaluate(Project project, CancellationToken cancellation = default)
     {

@@ -1,0 +1,167 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Files.CutFiles;
+using Ullet.Server.Scenes;
+
+namespace Ullet.Server.Devices;
+
+/// <summary>What the cutter did with a cut file; from the file alone. mm from the page's top left.</summary>
+/// <param name="Width">Page width.</param>
+/// <param name="Height">Page height.</param>
+/// <param name="Frame">The box that the blade goes round first, blade up.</param>
+/// <param name="Lines">Every line in the order in which it is cut.</param>
+/// <param name="Lifts">How often the blade is lifted.</param>
+/// <param name="CutLength">Way with the blade down, mm.</param>
+/// <param name="TravelLength">Way with the blade up, mm, the frame left out.</param>
+/// <param name="Seconds">How long it takes.</param>
+/// <param name="Freed">What comes free, in the order in which it does.</param>
+public sealed record DryRun(
+    double Width,
+    double Height,
+    SizeDto Frame,
+    ImmutableArray<DryRunLine> Lines,
+    int Lifts,
+    double CutLength,
+    double TravelLength,
+    double Seconds,
+    ImmutableArray<FreedShape> Freed
+);
+
+/// <param name="Name">The line's name in the file.</param>
+/// <param name="Path">SVG path data, mm.</param>
+/// <param name="Length">mm.</param>
+/// <param name="IsClosed">False for an open line, which frees nothing.</param>
+/// <param name="Points">The way of the blade, flat x, y, x, y, mm.</param>
+public sealed record DryRunLine(string Name, string Path, double Length, bool IsClosed, ImmutableArray<double> Points);
+
+/// <param name="Name">Name of the line that frees it.</param>
+/// <param name="Width">mm.</param>
+/// <param name="Height">mm.</param>
+/// <param name="Area">mm², without what was cut out of it.</param>
+/// <param name="IsWaste">True when it falls out of a larger shape: a hole's inside.</param>
+public sealed record FreedShape(string Name, double Width, double Height, double Area, bool IsWaste);
+
+/// <summary>The stand-in for a fabric cutter: inner lines before outer ones, nearest first.</summary>
+public static class StandInCutter
+{
+    /// <summary>Blade speed in cloth, mm/s.</summary>
+    private const double CutSpeed = 60;
+
+    private const double TravelSpeed = 150;
+
+    private const double LiftSeconds = 0.4;
+
+    public static DryRun Run(CutFile file)
+    {
+        var lines = file.Lines.Select(line => new Line(line, line.Contour.Flatten(0.02))).ToList();
+        foreach (var line in lines.Where(line => line.Source.IsClosed))
+        {
+            line.Holder = lines
+                .Where(other => other != line && other.Source.IsClosed && Holds(other.Ring, line.Ring))
+                .MinBy(other => Math.Abs(other.Ring.SignedArea));
+        }
+        var frame = lines.Aggregate(Box.Empty, (box, line) => box.Union(line.Source.Contour.Bounds()));
+        var ordered = Order(lines, new Point(frame.MinX, frame.MinY), out var travel);
+        var cut = ordered.Sum(line => line.Length);
+        return new DryRun(
+            file.Width,
+            file.Height,
+            new SizeDto(frame.MinX, frame.MinY, frame.Width, frame.Height),
+            [
+                .. ordered.Select(line => new DryRunLine(
+                    line.Source.Name,
+                    PathText.Of(new Outline([new OutlinePart(line.Source.Contour, [])])),
+                    line.Length,
+                    line.Source.IsClosed,
+                    [.. line.Way.SelectMany(p => new[] { Math.Round(p.X, 2), Math.Round(p.Y, 2) })]
+                )),
+            ],
+            ordered.Count,
+            cut,
+            travel,
+            (cut / CutSpeed) + (travel / TravelSpeed) + (ordered.Count * LiftSeconds),
+            [.. ordered.Where(line => line.Source.IsClosed).Select(line => Freed(line, lines))]
+        );
+    }
+
+    /// <summary>Nearest first among the lines whose inner lines are all cut.</summary>
+    private static List<Line> Order(List<Line> lines, Point at, out double travel)
+    {
+        var left = lines.ToList();
+        var ordered = new List<Line>();
+        travel = 0;
+        while (left.Count > 0)
+        {
+            var free = left.Where(line => !left.Exists(other => other.Holder == line));
+            var next = free.MinBy(line => line.Start.DistanceTo(at))!;
+            travel += next.Start.DistanceTo(at);
+            at = next.Source.IsClosed ? next.Start : next.Way[^1];
+            left.Remove(next);
+            ordered.Add(next);
+        }
+        return ordered;
+    }
+
+    private static FreedShape Freed(Line line, List<Line> lines)
+    {
+        var box = line.Source.Contour.Bounds();
+        var inside = lines.Where(other => other.Holder == line).Sum(other => Math.Abs(other.Ring.SignedArea));
+        var depth = 0;
+        for (var up = line.Holder; up is not null; up = up.Holder)
+        {
+            depth++;
+        }
+        return new FreedShape(
+            line.Source.Name,
+            box.Width,
+            box.Height,
+            Math.Abs(line.Ring.SignedArea) - inside,
+            depth % 2 == 1
+        );
+    }
+
+    private static bool Holds(Ring outer, Ring inner)
+    {
+        if (!outer.Bounds().Contains(inner.Bounds()))
+        {
+            return false;
+        }
+        var place = inner.Points[0];
+        var inside = false;
+        for (var i = 0; i < outer.Points.Length; i++)
+        {
+            var (a, b) = (outer.Points[i], outer.Points[(i + 1) % outer.Points.Length]);
+            if ((a.Y > place.Y) != (b.Y > place.Y) && place.X < a.X + ((place.Y - a.Y) / (b.Y - a.Y) * (b.X - a.X)))
+            {
+                inside = !inside;
+            }
+        }
+        return inside;
+    }
+
+    private sealed class Line(CutLine source, Ring ring)
+    {
+        public CutLine Source { get; } = source;
+
+        public Ring Ring { get; } = ring;
+
+        public Line? Holder { get; set; }
+
+        public Point Start => Source.Contour.Curves[0].Start;
+
+        /// <summary>The way of the blade: the contour's points from its start, and back to it when closed.</summary>
+        public IReadOnlyList<Point> Way { get; } = [source.Contour.Curves[0].Start, .. WayOf(source)];
+
+        public double Length => Enumerable.Range(1, Way.Count - 1).Sum(i => Way[i].DistanceTo(Way[i - 1]));
+
+        private static List<Point> WayOf(CutLine source)
+        {
+            var points = new List<Point>();
+            foreach (var curve in source.Contour.Curves)
+            {
+                curve.Flatten(0.02, points);
+            }
+            return points;
+        }
+    }
+}

@@ -1,0 +1,195 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+using Ullet.Core.Timing;
+using Ullet.Server.Scenes;
+
+namespace Ullet.Server.Devices;
+
+/// <summary>What the machine did with a stitch file, step by step; from the file alone.</summary>
+public sealed record Rehearsal(
+    string Title,
+    double FieldWidth,
+    double FieldHeight,
+    ImmutableArray<ProgramThread> Threads,
+    ImmutableArray<RehearsedStep> Steps,
+    int StitchCount,
+    int StopCount,
+    double Seconds,
+    ImmutableArray<ThreadUse> ThreadUse
+);
+
+/// <summary>One step as the machine ran it.</summary>
+/// <param name="Number">From 1.</param>
+/// <param name="Kind">Stitch or hand.</param>
+/// <param name="OwnerName">The element.</param>
+/// <param name="Role">"cover", "lay".</param>
+/// <param name="Text">What hands do.</param>
+/// <param name="Warning">What must not go wrong.</param>
+/// <param name="Note">The user's own line.</param>
+/// <param name="HoopOff">True when the hoop comes off for it.</param>
+/// <param name="Thread">The thread's number, 0 for a hand step.</param>
+/// <param name="Block">The block as the machine counts it, 0 for a hand step.</param>
+/// <param name="StopAfter">True when the machine stops after it.</param>
+/// <param name="Seconds">How long it takes.</param>
+/// <param name="StitchCount">Needle points.</param>
+/// <param name="TrimCount">Trims.</param>
+/// <param name="Runs">Needle points between trims, flat x, y, x, y, mm.</param>
+/// <param name="Layers">What changes in the hoop.</param>
+public sealed record RehearsedStep(
+    int Number,
+    StepKind Kind,
+    string OwnerName,
+    string Role,
+    string? Text,
+    string? Warning,
+    string? Note,
+    bool HoopOff,
+    int Thread,
+    int Block,
+    bool StopAfter,
+    double Seconds,
+    int StitchCount,
+    int TrimCount,
+    ImmutableArray<ImmutableArray<double>> Runs,
+    ImmutableArray<RehearsedLayer> Layers
+);
+
+/// <summary>A layer that is laid (with its cloth) or cut back (without one).</summary>
+/// <param name="LayerId">Names the layer in the file.</param>
+/// <param name="Name">Its name; null when it is cut back.</param>
+/// <param name="Cloth">Its cloth; null when it is cut back.</param>
+/// <param name="FaceUp">Which face; null when it is cut back.</param>
+/// <param name="Path">The area it takes from here on, SVG path data, mm.</param>
+public sealed record RehearsedLayer(string LayerId, string? Name, Cloth? Cloth, bool? FaceUp, string Path);
+
+/// <summary>Top thread that goes through the needle, m, with what stitches take for their depth.</summary>
+public sealed record ThreadUse(int Thread, string Name, double Metres);
+
+/// <summary>The stand-in for an embroidery machine: it knows a stitch file and nothing else.</summary>
+public static class StandInMachine
+{
+    /// <summary>Thread that a needle point takes beside the way on the cloth, mm: down and up again.</summary>
+    private const double DepthPerStitch = 1.6;
+
+    public static Rehearsal Run(StitchProgram file)
+    {
+        var seconds = StepTimes.Of(file);
+        var metres = new double[file.Threads.Length + 1];
+        var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
+        for (var i = 0; i < file.Steps.Length; i++)
+        {
+            steps.Add(
+                file.Steps[i] switch
+                {
+                    ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i]),
+                    _ => throw new InvalidOperationException("Unknown kind of step."),
+                }
+            );
+        }
+        return new Rehearsal(
+            file.Title,
+            file.FieldWidth,
+            file.FieldHeight,
+            file.Threads,
+            steps.ToImmutable(),
+            file.StitchCount,
+            file.StopCount,
+            seconds.Sum(),
+            [.. file.Threads.Select(thread => new ThreadUse(thread.Number, thread.Name, metres[thread.Number]))]
+        );
+    }
+
+    private static RehearsedStep Sew(int number, ProgramStitches step, double seconds, double[] metres)
+    {
+        var runs = ImmutableArray.CreateBuilder<ImmutableArray<double>>();
+        var run = ImmutableArray.CreateBuilder<double>();
+        Point? last = null;
+        foreach (var command in step.Commands)
+        {
+            if (command.Kind != NeedleKind.Stitch)
+            {
+                if (run.Count > 2)
+                {
+                    runs.Add(run.ToImmutable());
+                }
+                run.Clear();
+                last = null;
+                continue;
+            }
+            if (last is { } from)
+            {
+                metres[step.Thread] += (from.DistanceTo(command.At) + DepthPerStitch) / 1000;
+            }
+            last = command.At;
+            run.Add(command.At.X);
+            run.Add(command.At.Y);
+        }
+        if (run.Count > 2)
+        {
+            runs.Add(run.ToImmutable());
+        }
+        return new RehearsedStep(
+            number,
+            StepKind.Stitch,
+            step.OwnerName,
+            step.Role,
+            null,
+            null,
+            null,
+            false,
+            step.Thread,
+            step.Block,
+            step.StopAfter,
+            seconds,
+            step.StitchCount,
+            step.TrimCount,
+            runs.ToImmutable(),
+            []
+        );
+    }
+
+    private static RehearsedStep Wait(int number, ProgramHands step, double seconds) =>
+        new(
+            number,
+            StepKind.Hand,
+            step.OwnerName,
+            HandWords.Of(step.Kind),
+            step.Text,
+            step.Warning,
+            step.Note,
+            step.HoopOff,
+            0,
+            0,
+            false,
+            seconds,
+            0,
+            0,
+            [],
+            [
+                .. step.Changes.Select(change =>
+                    change switch
+                    {
+                        LayerLaid laid => new RehearsedLayer(
+                            laid.LayerId,
+                            laid.Name,
+                            laid.Cloth,
+                            laid.FaceUp,
+                            PathText.Of(laid.Area)
+                        ),
+                        LayerTrimmed trimmed => new RehearsedLayer(
+                            trimmed.LayerId,
+                            null,
+                            null,
+                            null,
+                            PathText.Of(trimmed.Area)
+                        ),
+                        _ => throw new InvalidOperationException("Unknown change of layers."),
+                    }
+                ),
+            ]
+        );
+}

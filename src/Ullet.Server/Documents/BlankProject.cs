@@ -1,0 +1,71 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Server.Documents;
+
+/// <summary>A new project: an empty hoop, a small choice of cloths and threads to begin with.</summary>
+public static class BlankProject
+{
+    public const string UsualTitle = "Untitled project";
+
+    /// <param name="title">Null for <see cref="UsualTitle"/>.</param>
+    /// <param name="fieldWidth">Sewing field, mm; null for 130.</param>
+    /// <param name="fieldHeight">Sewing field, mm; null for 180.</param>
+    public static Result<Project> Make(string? title, double? fieldWidth, double? fieldHeight)
+    {
+        var context = new EditContext(new Evaluator(new StationCache(64)));
+        var start = new Project
+        {
+            Title = UsualTitle,
+            Cloths =
+            [
+                Cloth("ground", "oat linen", "#e6dcc6", ClothKind.Linen),
+                Cloth("stabiliser", "tear-away stabiliser", "#f4f4f2", ClothKind.Stabiliser, ClothTexture.Plain),
+                Cloth("clay", "clay cotton", "#c0694a", ClothKind.WovenCotton),
+                Cloth("pond", "pond dotted cotton", "#3f7287", ClothKind.WovenCotton, ClothTexture.Dotted),
+                Cloth("hay", "hay felt", "#d9b45a", ClothKind.Felt, ClothTexture.Plain),
+            ],
+            Threads = [Thread("slate", "slate", "#4a5868"), Thread("rust", "rust", "#8c3f28"), Thread("ink", "ink blue", "#2c4560")],
+            Hooping = new Hooping
+            {
+                Id = "h1",
+                Name = "Front",
+                Hoop = Hoop.Catalogue[1],
+                GroundClothId = "ground",
+                StabiliserClothId = "stabiliser",
+                LineThreadId = "slate",
+                CoverThreadId = "rust",
+            },
+        };
+        var titled = title is null ? start : new RenameProject { Title = title }.Apply(start, context);
+        return titled.Then(project =>
+            new SetHooping { FieldWidth = fieldWidth, FieldHeight = fieldHeight }.Apply(project, context)
+        );
+    }
+
+    private static Cloth Cloth(
+        string id,
+        string name,
+        string colour,
+        ClothKind kind,
+        ClothTexture texture = ClothTexture.Woven
+    ) =>
+        new()
+        {
+            Id = id,
+            Name = name,
+            Colour = colour,
+            Kind = kind,
+            Texture = texture,
+        };
+
+    private static MachineThread Thread(string id, string name, string colour) =>
+        new()
+        {
+            Id = id,
+            Name = name,
+            Colour = colour,
+        };
+}

@@ -1,0 +1,141 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Edits;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Server.Data;
+using Ullet.Server.Documents;
+using Ullet.Server.Scenes;
+
+namespace Ullet.Server.Endpoints;
+
+/// <summary>An edit on the head that the caller knows.</summary>
+public sealed record EditRequest
+{
+    public required long Head { get; init; }
+
+    public required Edit Edit { get; init; }
+}
+
+/// <summary>A step back or forward from the head that the caller knows.</summary>
+public sealed record HeadRequest
+{
+    public required long Head { get; init; }
+}
+
+/// <summary>A finding's mend, asked for by the check's name and the element.</summary>
+public sealed record MendRequest
+{
+    public required long Head { get; init; }
+
+    public required string Code { get; init; }
+
+    public string? ElementId { get; init; }
+}
+
+/// <summary>The new head and what the edit is called; the scene only for a preview, which saves nothing.</summary>
+public sealed record EditAnswer(long Head, string Label, SceneDto? Scene);
+
+public sealed record RevisionDto(long Id, long? ParentId, string Label, long At, bool IsHead);
+
+/// <summary>Changes of a document.</summary>
+internal static class EditEndpoints
+{
+    internal static void Map(IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/projects/{id}").WithTags("Edits");
+        group.MapPost("edits", Edit).WithName("edit");
+        group.MapPost("undo", Undo).WithName("undo");
+        group.MapPost("redo", Redo).WithName("redo");
+        group.MapPost("mends", Mend).WithName("mend");
+        group.MapGet("revisions", Revisions).WithName("listRevisions");
+    }
+
+    private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Edit(
+        string id,
+        EditRequest request,
+        DocumentHistory history,
+        EvaluatedHeads heads,
+        Evaluator evaluator,
+        SceneBuilder scenes,
+        CancellationToken cancellation,
+        bool preview = false
+    )
+    {
+        if (!preview)
+        {
+            return Answer(await history.Apply(id, request.Head, request.Edit, cancellation));
+        }
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var after = request.Edit.Apply(head.Project, new EditContext(evaluator));
+        if (!after.IsOk)
+        {
+            return Problems.Of(after.Refusal!);
+        }
+        var evaluated = heads.Preview(id, after.Value, cancellation);
+        var scene = scenes.Build(head, evaluated, await history.Around(id, head.Revision, cancellation));
+        return TypedResults.Ok(new EditAnswer(head.Revision, request.Edit.Label(head.Project), scene));
+    }
+
+    private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Undo(
+        string id,
+        HeadRequest request,
+        DocumentHistory history,
+        CancellationToken cancellation
+    ) => Answer(await history.Undo(id, request.Head, cancellation));
+
+    private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Redo(
+        string id,
+        HeadRequest request,
+        DocumentHistory history,
+        CancellationToken cancellation
+    ) => Answer(await history.Redo(id, request.Head, cancellation));
+
+    private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Mend(
+        string id,
+        MendRequest request,
+        DocumentHistory history,
+        EvaluatedHeads heads,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var finding = heads
+            .Of(head, cancellation)
+            .Findings.FirstOrDefault(f => f.Code == request.Code && f.ElementId == request.ElementId);
+        return finding?.Mend is { } mend
+            ? Answer(await history.Apply(id, request.Head, MendEdits.Of(mend, head.Project), cancellation))
+            : Problems.Of(new Refusal("mend-unknown", "code", "That finding is gone, or has no mend."));
+    }
+
+    private static async Task<Results<Ok<List<RevisionDto>>, ProblemHttpResult>> Revisions(
+        string id,
+        UlletDb db,
+        CancellationToken cancellation
+    )
+    {
+        var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.DeletedAt == null, cancellation);
+        if (row is null)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var revisions = await db
+            .Revisions.AsNoTracking()
+            .Where(r => r.ProjectId == id)
+            .OrderByDescending(r => r.Id)
+            .Select(r => new RevisionDto(r.Id, r.ParentId, r.Label, r.At, r.Id == row.HeadId))
+            .ToListAsync(cancellation);
+        return TypedResults.Ok(revisions);
+    }
+
+    private static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(Result<Saved> saved) =>
+        saved.IsOk
+            ? TypedResults.Ok(new EditAnswer(saved.Value.Head, saved.Value.Label, null))
+            : Problems.Of(saved.Refusal!);
+}

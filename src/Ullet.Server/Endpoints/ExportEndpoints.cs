@@ -1,0 +1,191 @@
+using System.IO.Compression;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Cutting;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Files.CutFiles;
+using Ullet.Files.Instructions;
+using Ullet.Files.Pictures;
+using Ullet.Files.ProjectFiles;
+using Ullet.Files.StitchLists;
+using Ullet.Server.Documents;
+
+namespace Ullet.Server.Endpoints;
+
+/// <summary>Everything that a project hands over, each file read back before it goes out.</summary>
+internal static class ExportEndpoints
+{
+    private const int LargePicture = 1600;
+
+    internal static void Map(IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/projects/{id}").WithTags("Files");
+        group.MapGet("program.ulst", StitchList).WithName("getStitchList");
+        group.MapGet("cut.svg", CutSvg).WithName("getCutSvg");
+        group.MapGet("project.ullet", Project).WithName("getProjectFile");
+        group.MapGet("picture.png", Picture).WithName("getPicture");
+        group.MapGet("instructions.pdf", Instructions).WithName("getInstructions");
+        group.MapGet("packet.zip", Packet).WithName("getPacket");
+    }
+
+    private static Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchList(
+        string id,
+        Evaluations evaluations,
+        CancellationToken cancellation
+    ) =>
+        evaluations.File(
+            id,
+            evaluated => (StitchListExport.Make(evaluated.Program), "text/plain; charset=utf-8", FileNames.StitchList(evaluated)),
+            cancellation
+        );
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> CutSvg(
+        string id,
+        Evaluations evaluations,
+        CancellationToken cancellation,
+        string? cloth = null,
+        string? element = null
+    )
+    {
+        if (await evaluations.Of(id, cancellation) is not { } evaluated)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var found = CutChoice.Find(evaluated, cloth, element);
+        if (!found.IsOk)
+        {
+            return Problems.Of(found.Refusal!);
+        }
+        var (sheet, placed) = found.Value;
+        var bytes = placed is null ? CutExport.Sheet(sheet) : CutExport.Alone(sheet, placed);
+        return TypedResults.File(bytes, "image/svg+xml", FileNames.Cut(evaluated, sheet, placed));
+    }
+
+    private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Project(
+        string id,
+        Evaluations evaluations,
+        CancellationToken cancellation
+    ) =>
+        evaluations.File(
+            id,
+            evaluated => (ProjectFile.Export(evaluated.Project), "application/zip", FileNames.Project(evaluated)),
+            cancellation
+        );
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Picture(
+        string id,
+        Evaluations evaluations,
+        CancellationToken cancellation,
+        int size = 480
+    )
+    {
+        if (size is < 64 or > 2400)
+        {
+            return Problems.Of(new Refusal("size-out-of-range", "size", "A picture is from 64 to 2400 pixels large."));
+        }
+        return await evaluations.File(
+            id,
+            evaluated => (ProjectPicture.Png(evaluated, size), "image/png", null),
+            cancellation
+        );
+    }
+
+    private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Instructions(
+        string id,
+        Evaluations evaluations,
+        CancellationToken cancellation
+    ) =>
+        evaluations.File(
+            id,
+            evaluated => (InstructionSheet.Pdf(evaluated), "application/pdf", FileNames.Instructions(evaluated)),
+            cancellation
+        );
+
+    private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Packet(
+        string id,
+        Evaluations evaluations,
+        CancellationToken cancellation
+    ) => evaluations.File(id, evaluated => (Zip(evaluated), "application/zip", FileNames.Packet(evaluated)), cancellation);
+
+    private static byte[] Zip(Evaluated evaluated)
+    {
+        using var stream = new MemoryStream();
+        using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            Add(zip, FileNames.StitchList(evaluated), StitchListExport.Make(evaluated.Program));
+            foreach (var sheet in evaluated.Sheets)
+            {
+                Add(zip, FileNames.Cut(evaluated, sheet, null), CutExport.Sheet(sheet));
+            }
+            Add(zip, FileNames.Instructions(evaluated), InstructionSheet.Pdf(evaluated));
+            Add(zip, FileNames.Picture(evaluated), ProjectPicture.Png(evaluated, LargePicture));
+            Add(zip, FileNames.Project(evaluated), ProjectFile.Export(evaluated.Project));
+        }
+        return stream.ToArray();
+    }
+
+    private static void Add(ZipArchive zip, string name, byte[] bytes)
+    {
+        using var entry = zip.CreateEntry(name).Open();
+        entry.Write(bytes);
+    }
+}
+
+/// <summary>Loads and evaluates a project's head for a file.</summary>
+internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads)
+{
+    internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
+        await history.Load(id, cancellation) is { } head ? heads.Of(head, cancellation) : null;
+
+    internal async Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
+        string id,
+        Func<Evaluated, (byte[] Bytes, string Type, string? Name)> make,
+        CancellationToken cancellation
+    )
+    {
+        if (await Of(id, cancellation) is not { } evaluated)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var (bytes, type, name) = make(evaluated);
+        return TypedResults.File(bytes, type, name);
+    }
+}
+
+/// <summary>Which cut shapes a request means.</summary>
+internal static class CutChoice
+{
+    /// <summary>One element's shape, one cloth's sheet, or the only sheet there is.</summary>
+    internal static Result<(CutSheet Sheet, PlacedShape? Placed)> Find(Evaluated evaluated, string? cloth, string? element)
+    {
+        if (evaluated.Sheets.IsEmpty)
+        {
+            return new Refusal("nothing-to-cut", "id", "This project has nothing to cut yet; add a piece first.");
+        }
+        if (element is not null)
+        {
+            foreach (var sheet in evaluated.Sheets)
+            {
+                if (sheet.Shapes.FirstOrDefault(p => p.Shape.ElementId == element) is { } placed)
+                {
+                    return (sheet, placed);
+                }
+            }
+            return new Refusal("element-unknown", "element", $"There is no piece \"{element}\" to cut in this project.");
+        }
+        if (cloth is not null)
+        {
+            return evaluated.Sheets.FirstOrDefault(sheet => sheet.Cloth.Id == cloth) is { } own
+                ? (own, null)
+                : new Refusal("cloth-unknown", "cloth", $"Nothing is cut from a cloth \"{cloth}\" in this project.");
+        }
+        return evaluated.Sheets.Length == 1
+            ? (evaluated.Sheets[0], null)
+            : new Refusal(
+                "cloth-missing",
+                "cloth",
+                $"This project cuts {evaluated.Sheets.Length} cloths; say which: "
+                    + string.Join(", ", evaluated.Sheets.Select(sheet => sheet.Cloth.Id)) + "."
+            );
+    }
+}

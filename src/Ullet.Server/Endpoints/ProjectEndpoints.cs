@@ -1,0 +1,155 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Files.ProjectFiles;
+using Ullet.Server.Data;
+using Ullet.Server.Documents;
+
+namespace Ullet.Server.Endpoints;
+
+/// <summary>A project on the shelf. Times are Unix ms.</summary>
+public sealed record ShelfItem(string Id, string Title, long Head, long UpdatedAt, string Hoop, int Pieces);
+
+/// <summary>How a new project begins: blank with a title and a field, or from an imported file's token.</summary>
+public sealed record NewProject
+{
+    public string? Title { get; init; }
+
+    /// <summary>mm.</summary>
+    public double? FieldWidth { get; init; }
+
+    /// <summary>mm.</summary>
+    public double? FieldHeight { get; init; }
+
+    /// <summary>What the import answered.</summary>
+    public string? ImportToken { get; init; }
+}
+
+public sealed record CreatedProject(string Id, long Head);
+
+/// <summary>A whole document with its head.</summary>
+public sealed record ProjectDto(string Id, long Head, long SavedAt, Project Project);
+
+/// <summary>/api/projects: the shelf.</summary>
+internal static class ProjectEndpoints
+{
+    internal static void Map(IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/projects").WithTags("Projects");
+        group.MapGet("", List).WithName("listProjects");
+        group.MapPost("", Create).WithName("createProject");
+        group.MapGet("{id}", Get).WithName("getProject");
+        group.MapDelete("{id}", Delete).WithName("deleteProject");
+        group.MapPost("{id}/restore", Restore).WithName("restoreProject");
+        group.MapPost("{id}/copy", Copy).WithName("copyProject");
+    }
+
+    private static async Task<Ok<List<ShelfItem>>> List(UlletDb db, CancellationToken cancellation)
+    {
+        var rows = await db
+            .Projects.AsNoTracking()
+            .Where(p => p.DeletedAt == null)
+            .OrderByDescending(p => p.UpdatedAt)
+            .ToListAsync(cancellation);
+        var heads = rows.Select(row => row.HeadId).ToList();
+        var snapshots = await db
+            .Revisions.AsNoTracking()
+            .Where(r => heads.Contains(r.Id))
+            .ToDictionaryAsync(r => r.Id, r => r.Snapshot, cancellation);
+        var items = rows.Select(row =>
+        {
+            var project = Snapshot.Unpack(snapshots[row.HeadId]);
+            return new ShelfItem(
+                row.Id,
+                row.Title,
+                row.HeadId,
+                row.UpdatedAt,
+                project.Hooping.Hoop.Name,
+                project.Elements.Length
+            );
+        });
+        return TypedResults.Ok(items.ToList());
+    }
+
+    private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Create(
+        NewProject wish,
+        DocumentHistory history,
+        UlletDb db,
+        CancellationToken cancellation
+    )
+    {
+        var project = wish.ImportToken is { } token
+            ? await Imported(db, token, cancellation)
+            : BlankProject.Make(wish.Title, wish.FieldWidth, wish.FieldHeight);
+        if (!project.IsOk)
+        {
+            return Problems.Of(project.Refusal!);
+        }
+        var label = wish.ImportToken is null ? "New project" : "Open from file";
+        var (id, head) = await history.Create(project.Value, label, cancellation);
+        return TypedResults.Created($"/api/projects/{id}", new CreatedProject(id, head));
+    }
+
+    private static async Task<Results<Ok<ProjectDto>, ProblemHttpResult>> Get(
+        string id,
+        DocumentHistory history,
+        CancellationToken cancellation
+    ) =>
+        await history.Load(id, cancellation) is { } head
+            ? TypedResults.Ok(new ProjectDto(id, head.Revision, head.SavedAt, head.Project))
+            : Problems.Of(DocumentHistory.Unknown(id));
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Delete(
+        string id,
+        UlletDb db,
+        TimeProvider clock,
+        CancellationToken cancellation
+    )
+    {
+        var now = clock.GetUtcNow().ToUnixTimeMilliseconds();
+        var changed = await db
+            .Projects.Where(p => p.Id == id && p.DeletedAt == null)
+            .ExecuteUpdateAsync(set => set.SetProperty(p => p.DeletedAt, now), cancellation);
+        return changed == 1 ? TypedResults.NoContent() : Problems.Of(DocumentHistory.Unknown(id));
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Restore(
+        string id,
+        UlletDb db,
+        CancellationToken cancellation
+    )
+    {
+        var changed = await db
+            .Projects.Where(p => p.Id == id && p.DeletedAt != null)
+            .ExecuteUpdateAsync(set => set.SetProperty(p => p.DeletedAt, (long?)null), cancellation);
+        return changed == 1
+            ? TypedResults.NoContent()
+            : Problems.Of(new Refusal("project-unknown", "id", $"There is no project \"{id}\" in the bin."));
+    }
+
+    private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Copy(
+        string id,
+        DocumentHistory history,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        const string Ending = ", copy";
+        var title = head.Project.Title;
+        title = title[..Math.Min(title.Length, Limits.LongestName - Ending.Length)] + Ending;
+        var (copy, revision) = await history.Create(head.Project with { Title = title }, "Copy", cancellation);
+        return TypedResults.Created($"/api/projects/{copy}", new CreatedProject(copy, revision));
+    }
+
+    private static async Task<Result<Project>> Imported(UlletDb db, string token, CancellationToken cancellation)
+    {
+        var asset = await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Sha256 == token, cancellation);
+        return asset is null
+            ? new Refusal("import-unknown", "importToken", "That import is not known any more; choose the file again.")
+            : ProjectFile.Read(asset.Bytes);
+    }
+}

@@ -1,0 +1,76 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+using Ullet.Server.Documents;
+using Ullet.Server.Scenes;
+
+namespace Ullet.Server.Endpoints;
+
+/// <summary>What screens draw.</summary>
+internal static class SceneEndpoints
+{
+    internal static void Map(IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/projects/{id}").WithTags("Scene");
+        group.MapGet("scene", Scene).WithName("getScene");
+        group
+            .MapGet("steps/{stepKey}/stitches", Stitches)
+            .WithName("getStitches")
+            .WithDescription("Needle points as little-endian float32 pairs, breaks as NaN pairs.");
+    }
+
+    private static async Task<Results<Ok<SceneDto>, ProblemHttpResult>> Scene(
+        string id,
+        DocumentHistory history,
+        EvaluatedHeads heads,
+        SceneBuilder scenes,
+        CancellationToken cancellation,
+        long? rev = null
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        if (rev is { } wanted && wanted != head.Revision)
+        {
+            return Problems.Of(new Refusal("head-stale", head.Revision.ToString(), "That revision is not current any more."));
+        }
+        var around = await history.Around(id, head.Revision, cancellation);
+        return TypedResults.Ok(scenes.Build(head, heads.Of(head, cancellation), around));
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stitches(
+        string id,
+        string stepKey,
+        string key,
+        HttpContext http,
+        DocumentHistory history,
+        EvaluatedHeads heads,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var bytes = Find(heads.Of(head, cancellation), stepKey, key) ?? Find(heads.PreviewOf(id), stepKey, key);
+        if (bytes is null)
+        {
+            return Problems.Of(
+                new Refusal("stitches-outdated", "key", "These stitches are not current any more; read the scene again.")
+            );
+        }
+        http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+        return TypedResults.File(bytes, "application/octet-stream");
+    }
+
+    private static byte[]? Find(Evaluated? evaluated, string stepKey, string key)
+    {
+        var parsed = StepKey.Parse(stepKey);
+        var step = evaluated?.Program.Steps.OfType<ProgramStitches>().FirstOrDefault(step => step.Key == parsed);
+        return step is not null && StitchBytes.KeyOf(step) == key ? StitchBytes.Of(step) : null;
+    }
+}

@@ -1,0 +1,51 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Diagnostics;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Server.Hosting;
+
+/// <summary>Turns what the framework throws into problem details with a code; never a stack trace.</summary>
+internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExceptionHandler
+{
+    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    {
+        if (exception is OperationCanceledException && httpContext.RequestAborted.IsCancellationRequested)
+        {
+            return true;
+        }
+        var (refusal, status) = exception switch
+        {
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => (
+                new Refusal("too-large", "file", $"That file is larger than the {Safety.LargestRequest / 1e6:0} MB that are taken."),
+                StatusCodes.Status413PayloadTooLarge
+            ),
+            BadHttpRequestException bad => (Unreadable(bad), bad.StatusCode),
+            InvalidDataException bad => (
+                new Refusal("request-broken", "body", $"The request can't be read: {bad.Message}"),
+                StatusCodes.Status400BadRequest
+            ),
+            _ => (
+                new Refusal(
+                    "fault",
+                    "server",
+                    "Ullet made a mistake of its own; nothing was changed. The server's log says more."
+                ),
+                StatusCodes.Status500InternalServerError
+            ),
+        };
+        if (status == StatusCodes.Status500InternalServerError)
+        {
+            log.LogError(exception, "Unhandled in {Method} {Path}", httpContext.Request.Method, httpContext.Request.Path);
+        }
+        await Safety.Refuse(httpContext, refusal, status);
+        return true;
+    }
+
+    private static Refusal Unreadable(BadHttpRequestException bad)
+    {
+        var why = bad.InnerException is JsonException json
+            ? $"{json.Message.Split(" Path:")[0].TrimEnd('.')} (at {json.Path ?? "$"})"
+            : bad.Message.TrimEnd('.');
+        return new Refusal("request-broken", "body", $"The request can't be read: {why}.");
+    }
+}

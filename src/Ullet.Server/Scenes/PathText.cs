@@ -1,0 +1,50 @@
+using System.Globalization;
+using System.Text;
+using Ullet.Core.Geometry;
+
+namespace Ullet.Server.Scenes;
+
+/// <summary>Geometry as SVG path data, mm, for drawing.</summary>
+internal static class PathText
+{
+    internal static string Of(Outline outline)
+    {
+        var text = new StringBuilder();
+        foreach (var contour in outline.Contours)
+        {
+            text.Append('M').Append(Pair(contour.Curves[0].Start));
+            foreach (var curve in contour.Curves)
+            {
+                if (curve.IsLine)
+                {
+                    text.Append('L').Append(Pair(curve.End));
+                }
+                else
+                {
+                    text.Append('C').Append(Pair(curve.Control1)).Append(' ');
+                    text.Append(Pair(curve.Control2)).Append(' ').Append(Pair(curve.End));
+                }
+            }
+            text.Append('Z');
+        }
+        return text.ToString();
+    }
+
+    internal static string Of(IEnumerable<Region> regions)
+    {
+        var text = new StringBuilder();
+        foreach (var ring in regions.SelectMany(region => region.Rings))
+        {
+            for (var i = 0; i < ring.Points.Length; i++)
+            {
+                text.Append(i == 0 ? 'M' : 'L').Append(Pair(ring.Points[i]));
+            }
+            text.Append('Z');
+        }
+        return text.ToString();
+    }
+
+    private static string Pair(Point point) => Number(point.X) + " " + Number(point.Y);
+
+    private static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,167 @@
+using System.Collections.Immutable;
+using Ullet.Core.Findings;
+using Ullet.Core.Layers;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Server.Scenes;
+
+/// <summary>All that a screen needs to draw a project; lengths in mm, paths as SVG path data in mm.</summary>
+public sealed record SceneDto(
+    string ProjectId,
+    long Head,
+    long SavedAt,
+    string Title,
+    LengthUnit Unit,
+    string? UndoLabel,
+    string? RedoLabel,
+    HoopingDto Hooping,
+    ImmutableArray<Cloth> Cloths,
+    ImmutableArray<MachineThread> Threads,
+    ImmutableArray<ElementDto> Elements,
+    ImmutableArray<StepDto> Steps,
+    ImmutableArray<FindingDto> Findings,
+    ImmutableArray<SheetDto> Sheets,
+    SizeDto? Design,
+    int StitchCount,
+    int StopCount,
+    double Seconds,
+    string Summary
+);
+
+public sealed record HoopingDto(
+    string Name,
+    double FieldWidth,
+    double FieldHeight,
+    string GroundClothId,
+    string StabiliserClothId,
+    string LineThreadId,
+    string CoverThreadId
+);
+
+/// <summary>An upright rectangle, mm.</summary>
+public sealed record SizeDto(double X, double Y, double Width, double Height);
+
+/// <summary>A piece with its lines.</summary>
+/// <param name="Id">Names it for ever.</param>
+/// <param name="Name">The user's name for it.</param>
+/// <param name="Box">Place, size, turn.</param>
+/// <param name="Shape">Its generator.</param>
+/// <param name="Hole">Its hole, or null.</param>
+/// <param name="ClothId">Its cloth.</param>
+/// <param name="Method">How it is applied.</param>
+/// <param name="Stages">What was set by hand.</param>
+/// <param name="Satin">The cover's numbers as they hold.</param>
+/// <param name="TackInset">The tack-down's inset as it holds, mm.</param>
+/// <param name="RunLength">Stitch length of a run where none is set, mm.</param>
+/// <param name="OutlinePath">The outline with holes.</param>
+/// <param name="TackPath">The tack-down's line.</param>
+/// <param name="BandPath">The cover's band as sewn, even-odd.</param>
+/// <param name="CutPath">The cut edge.</param>
+/// <param name="Outline">The bare outline's box.</param>
+/// <param name="Stitched">The box of all its needle points, cover included; null without stitches.</param>
+public sealed record ElementDto(
+    string Id,
+    string Name,
+    ElementBox Box,
+    ShapeSource Shape,
+    PieceHole? Hole,
+    string ClothId,
+    Method Method,
+    StageSettings Stages,
+    SatinNumbers Satin,
+    double TackInset,
+    double RunLength,
+    string OutlinePath,
+    string TackPath,
+    string BandPath,
+    string CutPath,
+    SizeDto Outline,
+    SizeDto? Stitched
+);
+
+public enum StepKind
+{
+    Stitch,
+    Hand,
+}
+
+/// <summary>One step of the run strip.</summary>
+/// <param name="Key">Names the step for ever.</param>
+/// <param name="Kind">Stitch or hand.</param>
+/// <param name="OwnerId">Element or hooping.</param>
+/// <param name="OwnerName">Its name.</param>
+/// <param name="Role">The role in words: "cover", "lay".</param>
+/// <param name="Text">What hands do; null for a stitch step.</param>
+/// <param name="Warning">What must not go wrong.</param>
+/// <param name="Note">The user's own line.</param>
+/// <param name="HandKind">The kind of hand step.</param>
+/// <param name="ThreadId">The thread of a stitch step.</param>
+/// <param name="Seconds">How long it takes.</param>
+/// <param name="StitchCount">Needle points.</param>
+/// <param name="StopAfter">True when the machine stops after it.</param>
+/// <param name="StitchesKey">Names its needle points for the stitches address; null for a hand step.</param>
+public sealed record StepDto(
+    string Key,
+    StepKind Kind,
+    string OwnerId,
+    string OwnerName,
+    string Role,
+    string? Text,
+    string? Warning,
+    string? Note,
+    HandStepKind? HandKind,
+    string? ThreadId,
+    double Seconds,
+    int StitchCount,
+    bool StopAfter,
+    string? StitchesKey
+);
+
+/// <param name="Code">The check's name.</param>
+/// <param name="Level">How bad.</param>
+/// <param name="ElementId">About which element, or null.</param>
+/// <param name="X">Where, mm, or null.</param>
+/// <param name="Y">Where, mm, or null.</param>
+/// <param name="Words">What and why.</param>
+/// <param name="MendLabel">What the mend does, or null when there is none.</param>
+public sealed record FindingDto(
+    string Code,
+    FindingLevel Level,
+    string? ElementId,
+    double? X,
+    double? Y,
+    string Words,
+    string? MendLabel
+);
+
+/// <summary>One cloth's mat.</summary>
+public sealed record SheetDto(
+    string ClothId,
+    string ClothName,
+    double MatWidth,
+    double MatHeight,
+    bool IsMirrored,
+    bool SideBySide,
+    bool Fits,
+    ImmutableArray<SheetShapeDto> Shapes
+);
+
+/// <param name="ElementId">The piece.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Path">Its line on the mat, mm from the mat's top left.</param>
+/// <param name="Box">The line's box on the mat.</param>
+/// <param name="Allowance">How far outside the stitched outline, mm.</param>
+/// <param name="IsTemplate">True for a rough template.</param>
+/// <param name="WidthSixteenths">Width in sixteenths of an inch, rounded up.</param>
+/// <param name="HeightSixteenths">Height in sixteenths of an inch, rounded up.</param>
+public sealed record SheetShapeDto(
+    string ElementId,
+    string Name,
+    string Path,
+    SizeDto Box,
+    double Allowance,
+    bool IsTemplate,
+    string WidthSixteenths,
+    string HeightSixteenths
+);
