@@ -42,7 +42,7 @@ builder.Services.AddScoped<DocumentHistory>();
 builder.Services.AddScoped<Evaluations>();
 builder.Services.AddExceptionHandler<ExceptionAnswers>();
 builder.Services.AddProblemDetails();
-builder.Services.AddOpenApi();
+builder.Services.AddOpenApi(api => api.AddSchemaTransformer(RequiredDiscriminators.Transform));
 builder.Services.Configure<JsonOptions>(json => ProjectJson.Configure(json.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(route => route.ThrowOnBadRequest = true);
 builder.Services.Configure<FormOptions>(form => form.MultipartBodyLengthLimit = Safety.LargestRequest);
@@ -54,6 +54,10 @@ var app = builder.Build();
 app.UseExceptionHandler();
 app.UseResponseCompression();
 Safety.Use(app);
+if (options.WebFolder is { } folder)
+{
+    WebApp.UseFiles(app, folder);
+}
 app.UseRouting();
 app.MapOpenApi();
 app.MapScalarApiReference("/docs");
@@ -72,7 +76,7 @@ app.Map(
     .ExcludeFromDescription();
 if (options.WebFolder is { } web)
 {
-    WebApp.Use(app, web);
+    WebApp.MapPage(app, web);
 }
 
 if (!describesOnly)

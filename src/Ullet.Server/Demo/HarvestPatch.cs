@@ -8,14 +8,14 @@ internal static class HarvestPatch
     /// <summary>A beetroot: a round body with a dip at the crown and a root that runs to a point.</summary>
     private static readonly DrawnShape Beetroot = new(
         0,
-        -22,
+        -25,
         [
-            new DrawnCurve(8, -28, 25, -28, 32, -14),
-            new DrawnCurve(39, 0, 31, 15, 19, 22),
-            new DrawnCurve(11, 27, 6, 35, 0, 50),
-            new DrawnCurve(-6, 35, -11, 27, -19, 22),
-            new DrawnCurve(-31, 15, -39, 0, -32, -14),
-            new DrawnCurve(-25, -28, -8, -28, 0, -22),
+            new DrawnCurve(10, -29, 27, -27, 34, -12),
+            new DrawnCurve(41, 4, 33, 19, 17, 25),
+            new DrawnCurve(8, 28, 4, 33, 0, 50),
+            new DrawnCurve(-4, 33, -8, 28, -17, 25),
+            new DrawnCurve(-33, 19, -41, 4, -34, -12),
+            new DrawnCurve(-27, -27, -10, -29, 0, -25),
         ]
     );
 

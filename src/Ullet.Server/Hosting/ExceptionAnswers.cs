@@ -41,10 +41,17 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         return true;
     }
 
+    /// <summary>The reader's message without the names of our own types.</summary>
+    private static string Plain(string message) =>
+        message.StartsWith("The JSON value could not be converted", StringComparison.Ordinal) ? "a value has the wrong kind"
+        : message.Contains("missing required properties", StringComparison.Ordinal)
+            ? "a value is missing: " + message[(message.LastIndexOf(':') + 1)..].Trim().TrimEnd('.')
+        : message.Split(" Path:")[0].TrimEnd('.');
+
     private static Refusal Unreadable(BadHttpRequestException bad)
     {
         var why = bad.InnerException is JsonException json
-            ? $"{json.Message.Split(" Path:")[0].TrimEnd('.')} (at {json.Path ?? "$"})"
+            ? $"{Plain(json.Message)} (at {json.Path ?? "$"})"
             : bad.Message.TrimEnd('.');
         return new Refusal("request-broken", "body", $"The request can't be read: {why}.");
     }

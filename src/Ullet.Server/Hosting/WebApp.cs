@@ -5,7 +5,8 @@ namespace Ullet.Server.Hosting;
 /// <summary>Serves the built web app; every address that is no file and no interface gets its one page.</summary>
 internal static class WebApp
 {
-    internal static void Use(WebApplication app, string folder)
+    /// <summary>The files; must stand before routing, which would give their addresses to the page.</summary>
+    internal static void UseFiles(WebApplication app, string folder)
     {
         var files = new PhysicalFileProvider(Path.GetFullPath(folder));
         app.UseStaticFiles(
@@ -18,8 +19,13 @@ internal static class WebApp
                         : "no-cache",
             }
         );
+    }
+
+    /// <summary>The one page.</summary>
+    internal static void MapPage(WebApplication app, string folder)
+    {
         app.MapFallback(
-            "{**path}",
+            "{*path:nonfile}",
             async http =>
             {
                 var nonce = (string)http.Items[Safety.NonceItem]!;

@@ -70,7 +70,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
             piece.Holes.FirstOrDefault(),
             piece.ClothId,
             piece.Method,
-            piece.Stages,
+            new StagesDto(piece.Stages.Placement, piece.Stages.TackDown, piece.Stages.Cover),
             satin,
             inset,
             StitchDefaults.RunLength,

@@ -68,7 +68,7 @@ public sealed record ElementDto(
     PieceHole? Hole,
     string ClothId,
     Method Method,
-    StageSettings Stages,
+    StagesDto Stages,
     SatinNumbers Satin,
     double TackInset,
     double RunLength,
@@ -79,6 +79,9 @@ public sealed record ElementDto(
     SizeDto Outline,
     SizeDto? Stitched
 );
+
+/// <summary>What was set by hand for each stage.</summary>
+public sealed record StagesDto(RunSettings Placement, RunSettings TackDown, CoverSettings Cover);
 
 public enum StepKind
 {

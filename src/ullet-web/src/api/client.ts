@@ -1,0 +1,90 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema.generated";
+
+/** What the server says when it refuses: a sentence, a stable code and the place. */
+export class Refused extends Error {
+  constructor(
+    message: string,
+    readonly code: string,
+    readonly head?: number,
+  ) {
+    super(message);
+  }
+}
+
+const client = createClient<paths>({ baseUrl: "" });
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The answer's body, or the server's sentence as an error. */
+export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch (wrong) {
+    if (wrong instanceof DOMException && wrong.name === "AbortError") throw wrong;
+    throw new Refused(
+      "Ullet's server does not answer. Start it again, then repeat the last change.",
+      "offline",
+    );
+  }
+  if (!answer.response.ok) throw refusal(answer.error);
+  return answer.data as T;
+}
+
+/** Fetches a file as it would be downloaded. */
+export async function fetchFile(url: string, signal?: AbortSignal): Promise<ArrayBuffer> {
+  const response = await fetch(url, { signal });
+  if (!response.ok) throw refusal(await response.json().catch(() => null));
+  return response.arrayBuffer();
+}
+
+/** Sends a file to a stand-in device and gives its answer. */
+export async function sendFile<T>(url: string, file: ArrayBuffer, type: string): Promise<T> {
+  const response = await fetch(url, { method: "POST", body: file, headers: { "Content-Type": type } });
+  if (!response.ok) throw refusal(await response.json().catch(() => null));
+  return (await response.json()) as T;
+}
+
+/** Uploads a file for a preview. */
+export async function importFile(file: File): Promise<ImportPreview> {
+  const form = new FormData();
+  form.append("file", file);
+  const response = await fetch("/api/import", { method: "POST", body: form });
+  if (!response.ok) throw refusal(await response.json().catch(() => null));
+  return (await response.json()) as ImportPreview;
+}
+
+function refusal(body: unknown): Refused {
+  const problem = (body ?? {}) as { detail?: string; code?: string; head?: number };
+  return new Refused(
+    problem.detail ?? "The server could not do that.",
+    problem.code ?? "fault",
+    problem.head,
+  );
+}
+
+export const api = client;
+
+type Schemas = components["schemas"];
+export type Scene = Schemas["SceneDto"];
+export type Element = Schemas["ElementDto"];
+export type ElementBox = Schemas["ElementBox"];
+export type Step = Schemas["StepDto"];
+export type Finding = Schemas["FindingDto"];
+export type Sheet = Schemas["SheetDto"];
+export type SheetShape = Schemas["SheetShapeDto"];
+export type Cloth = Schemas["Cloth"];
+export type Thread = Schemas["MachineThread"];
+export type Edit = Schemas["Edit"];
+export type ShapeSource = Schemas["ShapeSource"];
+export type CoverSettings = Schemas["CoverSettings"];
+export type StageRole = Schemas["StageRole"];
+export type Unit = Schemas["LengthUnit"];
+export type Catalogue = Schemas["Catalogue"];
+export type NumberRange = Schemas["NumberRange"];
+export type ShelfItem = Schemas["ShelfItem"];
+export type ImportPreview = Schemas["ImportPreview"];
+export type Rehearsal = Schemas["Rehearsal"];
+export type RehearsedStep = Schemas["RehearsedStep"];
+export type DryRun = Schemas["DryRun"];

@@ -1,0 +1,76 @@
+import type { Cloth } from "../api/client";
+import { shaded } from "./colours";
+
+const PIXELS_PER_MM = 16;
+
+const tiles = new Map<string, HTMLCanvasElement>();
+
+/** A fill for cloth in mm: the context must be drawing in mm. */
+export function clothFill(ctx: CanvasRenderingContext2D, cloth: Cloth): CanvasPattern | string {
+  const key = [cloth.colour, cloth.texture, cloth.kind, cloth.patternColour ?? ""].join("|");
+  let tile = tiles.get(key);
+  if (!tile) {
+    tile = weave(cloth);
+    tiles.set(key, tile);
+  }
+  const pattern = ctx.createPattern(tile, "repeat");
+  pattern?.setTransform(new DOMMatrix().scaleSelf(1 / PIXELS_PER_MM));
+  return pattern ?? cloth.colour;
+}
+
+/** One repeat of the cloth: 6 × 6 mm. */
+function weave(cloth: Cloth): HTMLCanvasElement {
+  const side = 6 * PIXELS_PER_MM;
+  const tile = document.createElement("canvas");
+  tile.width = tile.height = side;
+  const ctx = tile.getContext("2d");
+  if (!ctx) return tile;
+  ctx.fillStyle = cloth.colour;
+  ctx.fillRect(0, 0, side, side);
+  ctx.scale(PIXELS_PER_MM, PIXELS_PER_MM);
+  const motif = cloth.patternColour ?? shaded(cloth.colour, 0.62);
+  if (cloth.texture === "dotted") {
+    ctx.fillStyle = motif;
+    for (const [x, y] of [
+      [1.5, 1.5],
+      [4.5, 4.5],
+    ] as const) {
+      ctx.beginPath();
+      ctx.arc(x, y, 0.62, 0, 2 * Math.PI);
+      ctx.fill();
+    }
+  }
+  if (cloth.texture === "striped") {
+    ctx.fillStyle = motif;
+    ctx.fillRect(0.6, 0, 1, 6);
+    ctx.fillRect(3.6, 0, 1, 6);
+  }
+  if (cloth.kind === "felt") fibres(ctx, cloth.colour);
+  else if (cloth.kind !== "vinyl" && cloth.texture !== "plain") threads(ctx);
+  return tile;
+}
+
+/** Warp and weft, half a mm apart. */
+function threads(ctx: CanvasRenderingContext2D) {
+  for (let i = 0; i < 12; i++) {
+    for (let j = 0; j < 12; j++) {
+      ctx.fillStyle = (i + j) % 2 ? "rgb(0 0 0 / 0.055)" : "rgb(255 255 255 / 0.07)";
+      ctx.fillRect(i * 0.5 + 0.04, j * 0.5 + 0.04, 0.42, 0.42);
+    }
+  }
+}
+
+/** Short fibres that lie every way; the same each time. */
+function fibres(ctx: CanvasRenderingContext2D, colour: string) {
+  let seed = 7;
+  const next = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
+  ctx.lineWidth = 0.06;
+  for (let i = 0; i < 130; i++) {
+    const [x, y, turn] = [next() * 6, next() * 6, next() * Math.PI];
+    ctx.strokeStyle = shaded(colour, i % 2 ? 0.25 : -0.14);
+    ctx.beginPath();
+    ctx.moveTo(x, y);
+    ctx.lineTo(x + Math.cos(turn) * 0.7, y + Math.sin(turn) * 0.7);
+    ctx.stroke();
+  }
+}

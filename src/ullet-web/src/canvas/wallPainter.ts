@@ -1,0 +1,107 @@
+import type { Cloth, Element, Scene } from "../api/client";
+import { apply, type Camera } from "./camera";
+import { clothFill } from "./cloth";
+import { drawThread } from "./thread";
+
+export interface Drawing {
+  scene: Scene;
+  stitches: Map<string, Float32Array>;
+}
+
+export interface Frame {
+  camera: Camera;
+  /** Device pixels for a CSS pixel. */
+  ratio: number;
+}
+
+const outlines = new WeakMap<Element, Path2D>();
+
+/** The element's outline as a path in mm. */
+export function outlineOf(element: Element): Path2D {
+  let path = outlines.get(element);
+  if (!path) {
+    path = new Path2D(element.outlinePath);
+    outlines.set(element, path);
+  }
+  return path;
+}
+
+/** Draws the hoop with its ground cloth and the sewing field. */
+export function paintHoop(ctx: CanvasRenderingContext2D, drawing: Drawing, frame: Frame) {
+  const { fieldWidth: w, fieldHeight: h, groundClothId } = drawing.scene.hooping;
+  const ground = find(drawing.scene.cloths, groundClothId);
+  apply(ctx, frame.camera, frame.ratio);
+  const ring = 7;
+  ctx.beginPath();
+  ctx.roundRect(-w / 2 - ring, -h / 2 - ring, w + ring * 2, h + ring * 2, 12);
+  ctx.fillStyle = "#aab4bf";
+  ctx.fill();
+  ctx.beginPath();
+  ctx.roundRect(-w / 2 - ring + 3, -h / 2 - ring + 3, w + ring * 2 - 6, h + ring * 2 - 6, 9);
+  ctx.fillStyle = ground ? clothFill(ctx, ground) : "#ffffff";
+  ctx.fill();
+  ctx.lineWidth = 1 / frame.camera.scale;
+  ctx.strokeStyle = "rgb(29 42 58 / 0.45)";
+  ctx.setLineDash([1.2, 1.2]);
+  ctx.strokeRect(-w / 2, -h / 2, w, h);
+  ctx.setLineDash([]);
+  ctx.beginPath();
+  ctx.moveTo(-2.5, 0);
+  ctx.lineTo(2.5, 0);
+  ctx.moveTo(0, -2.5);
+  ctx.lineTo(0, 2.5);
+  ctx.stroke();
+}
+
+/** Draws elements with cloth and thread, bottom to top. */
+export function paintElements(
+  ctx: CanvasRenderingContext2D,
+  drawing: Drawing,
+  frame: Frame,
+  shown: (element: Element) => boolean,
+  stepKey: string | null,
+) {
+  for (const element of drawing.scene.elements) {
+    if (!shown(element)) continue;
+    paintCloth(ctx, element, find(drawing.scene.cloths, element.clothId), frame);
+    paintStitches(ctx, drawing, element.id, frame, stepKey);
+  }
+}
+
+function paintCloth(ctx: CanvasRenderingContext2D, element: Element, cloth: Cloth | undefined, frame: Frame) {
+  apply(ctx, frame.camera, frame.ratio);
+  ctx.save();
+  ctx.shadowColor = "rgb(29 42 58 / 0.3)";
+  ctx.shadowBlur = 1.2 * frame.camera.scale * frame.ratio;
+  ctx.shadowOffsetY = 0.35 * frame.camera.scale * frame.ratio;
+  ctx.fillStyle = cloth?.colour ?? "#ffffff";
+  ctx.fill(outlineOf(element), "evenodd");
+  ctx.restore();
+  if (cloth) {
+    ctx.fillStyle = clothFill(ctx, cloth);
+    ctx.fill(outlineOf(element), "evenodd");
+  }
+}
+
+function paintStitches(
+  ctx: CanvasRenderingContext2D,
+  drawing: Drawing,
+  elementId: string,
+  frame: Frame,
+  stepKey: string | null,
+) {
+  apply(ctx, frame.camera, frame.ratio);
+  for (const step of drawing.scene.steps) {
+    if (step.ownerId !== elementId || !step.stitchesKey) continue;
+    const points = drawing.stitches.get(step.stitchesKey);
+    const thread = drawing.scene.threads.find((known) => known.id === step.threadId);
+    if (!points || !thread) continue;
+    ctx.globalAlpha = stepKey === null || stepKey === step.key ? 1 : 0.22;
+    drawThread(ctx, points, thread.colour);
+    ctx.globalAlpha = 1;
+  }
+}
+
+function find(cloths: Cloth[], id: string): Cloth | undefined {
+  return cloths.find((cloth) => cloth.id === id);
+}

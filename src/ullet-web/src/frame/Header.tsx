@@ -1,0 +1,117 @@
+import { PackageCheck, Redo2, Undo2 } from "lucide-react";
+import { Link, NavLink } from "react-router";
+import { useEdits } from "../api/edits";
+import { useCatalogue } from "../api/queries";
+import type { Scene } from "../api/client";
+import { buttonClass } from "../parts/Button";
+import { Choice } from "../parts/Choice";
+import { Eyelet } from "../parts/Eyelet";
+import { IconButton } from "../parts/IconButton";
+import { TextField } from "../parts/TextField";
+import { inches } from "../state/lengths";
+import { FindingsButton } from "./FindingsButton";
+import { SavedAgo } from "./SavedAgo";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+}
+
+const ROOMS = [
+  ["wall", "Wall"],
+  ["cutting", "Cutting table"],
+  ["rehearsal", "Rehearsal"],
+  ["packet", "Packet"],
+] as const;
+
+/** Title, rooms, undo, units, hoop, findings, packet. */
+export function Header({ projectId, scene }: Props) {
+  const edits = useEdits(projectId);
+  const inch = scene.unit === "inch";
+  return (
+    <header className="flex h-[52px] shrink-0 items-center gap-2 border-b border-line bg-white px-3">
+      <Link to="/" aria-label="Shelf, all projects" className="rounded-card p-1">
+        <Eyelet />
+      </Link>
+      <div className="w-[212px] min-w-0">
+        <TextField
+          label="Project title"
+          labelHidden
+          value={scene.title}
+          className="h-6! truncate border-transparent! px-1! font-head text-[16px] font-semibold hover:border-line!"
+          onTyped={(title) => void edits.edit({ edit: "renameProject", title })}
+        />
+        <SavedAgo savedAt={scene.savedAt} />
+      </div>
+      <nav aria-label="Rooms" className="mx-auto flex gap-0.5">
+        {ROOMS.map(([path, name]) => (
+          <NavLink
+            key={path}
+            to={`/p/${projectId}/${path}`}
+            className="rounded-card border-b-2 border-transparent px-2.5 py-1.5 font-medium whitespace-nowrap text-muted hover:text-ink aria-[current=page]:rounded-b-none aria-[current=page]:border-indigo aria-[current=page]:text-indigo"
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <IconButton
+        label={scene.undoLabel ? `Undo: ${scene.undoLabel}` : "Nothing to undo"}
+        keys="Ctrl+Z"
+        disabled={!scene.undoLabel}
+        onClick={() => void edits.undo()}
+      >
+        <Undo2 size={18} aria-hidden />
+      </IconButton>
+      <IconButton
+        label={scene.redoLabel ? `Redo: ${scene.redoLabel}` : "Nothing to redo"}
+        keys="Ctrl+Y"
+        disabled={!scene.redoLabel}
+        onClick={() => void edits.redo()}
+      >
+        <Redo2 size={18} aria-hidden />
+      </IconButton>
+      <button
+        type="button"
+        aria-label={inch ? "Lengths in inches; show millimetres" : "Lengths in millimetres; show inches"}
+        className="h-8 w-10 rounded-card border border-line text-[14px] font-semibold hover:bg-chalk"
+        onClick={() => void edits.edit({ edit: "setUnit", unit: inch ? "millimetre" : "inch" })}
+      >
+        {inch ? "in" : "mm"}
+      </button>
+      <HoopChoice projectId={projectId} scene={scene} />
+      <FindingsButton projectId={projectId} scene={scene} />
+      <a href={`/api/projects/${projectId}/packet.zip`} download className={buttonClass("main")}>
+        <PackageCheck size={17} aria-hidden />
+        Make packet
+      </a>
+    </header>
+  );
+}
+
+function HoopChoice({ projectId, scene }: Props) {
+  const edits = useEdits(projectId);
+  const catalogue = useCatalogue();
+  const { fieldWidth, fieldHeight } = scene.hooping;
+  const key = (w: number, h: number) => `${w}x${h}`;
+  const known = (catalogue.data?.hoops ?? []).map((hoop) => ({
+    value: key(hoop.fieldWidth, hoop.fieldHeight),
+    label: `${hoop.name} mm (${inches(hoop.fieldWidth)} × ${inches(hoop.fieldHeight)} in)`,
+  }));
+  const own = key(fieldWidth, fieldHeight);
+  const options = known.some((option) => option.value === own)
+    ? known
+    : [{ value: own, label: `${fieldWidth} × ${fieldHeight} mm` }, ...known];
+  return (
+    <Choice
+      label="Hoop, sewing field"
+      labelHidden
+      className="w-[128px]"
+      value={own}
+      options={options}
+      onChosen={(value) => {
+        const [width, height] = value.split("x").map(Number);
+        if (width && height) void edits.edit({ edit: "setHooping", fieldWidth: width, fieldHeight: height });
+      }}
+    />
+  );
+}

@@ -1,0 +1,47 @@
+import { useEffect } from "react";
+import { Panel } from "../parts/Panel";
+import { useView } from "../state/view";
+
+const KEYS = [
+  ["Arrows", "Move what is selected by 1 mm; with Shift 10, with Alt 0.1"],
+  ["Delete", "Delete what is selected"],
+  ["Ctrl+Z · Ctrl+Y", "Undo · redo"],
+  ["Ctrl+D", "Duplicate"],
+  ["Ctrl+A", "Select everything"],
+  ["Tab", "On the wall: select the next piece"],
+  ["Wheel or pinch", "Zoom at the pointer"],
+  ["Space or middle button", "Drag the wall"],
+  ["0 · 1", "Fit the hoop · true size"],
+  ["+ · −", "Zoom in · out"],
+  ["Shift while scaling", "Free the proportions when locked, lock them when free"],
+  ["Alt while turning", "Turn freely instead of in steps of 15°"],
+  ["Escape", "Let go, then select nothing"],
+  ["?", "These keys"],
+] as const;
+
+/** All keys in one list; "?" opens it. */
+export function KeysPanel() {
+  const { keysOpen, setKeysOpen } = useView();
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.closest("input, select, textarea");
+      if (event.key === "?" && !typing) setKeysOpen(true);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [setKeysOpen]);
+
+  return (
+    <Panel title="Keys" open={keysOpen} onOpenChange={setKeysOpen}>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+        {KEYS.map(([keys, what]) => (
+          <div key={keys} className="contents">
+            <dt className="font-semibold">{keys}</dt>
+            <dd className="text-muted">{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </Panel>
+  );
+}

@@ -1,0 +1,41 @@
+import { Outlet, useNavigate, useParams } from "react-router";
+import { useEffect } from "react";
+import { useScene } from "../api/queries";
+import { Button } from "../parts/Button";
+import { useView } from "../state/view";
+import { Header } from "./Header";
+import { KeysPanel } from "./KeysPanel";
+
+/** The frame round a project's rooms: header above, the room below. */
+export function ProjectFrame() {
+  const { id = "" } = useParams();
+  const scene = useScene(id);
+  const navigate = useNavigate();
+  const title = scene.data?.title;
+
+  useEffect(() => {
+    document.title = title ? `${title} · Ullet` : "Ullet";
+  }, [title]);
+
+  useEffect(() => {
+    useView.getState().select([]);
+    useView.getState().setPreview(null);
+  }, [id]);
+
+  if (scene.isPending) return <p className="p-8 text-muted">Opening the project…</p>;
+  if (scene.isError)
+    return (
+      <main className="p-8">
+        <h1 className="font-head text-2xl font-semibold">This project can’t be opened</h1>
+        <p className="my-3 max-w-prose">{scene.error.message}</p>
+        <Button onClick={() => void navigate("/")}>Go to the shelf</Button>
+      </main>
+    );
+  return (
+    <div className="flex h-full min-w-[1024px] flex-col">
+      <Header projectId={id} scene={scene.data} />
+      <Outlet />
+      <KeysPanel />
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+import { X } from "lucide-react";
+import { useMessages } from "../state/messages";
+import { Button } from "./Button";
+
+/** Sentences that come and go at the bottom of the screen. */
+export function MessageBar() {
+  const { list, drop } = useMessages();
+  return (
+    <div
+      role="status"
+      aria-live="polite"
+      className="fixed bottom-28 left-1/2 z-[60] w-max max-w-[80vw] -translate-x-1/2 space-y-2"
+    >
+      {list.map((message) => (
+        <div
+          key={message.id}
+          data-tone={message.tone}
+          className="flex items-center gap-3 rounded-card border border-ink bg-ink py-2 pr-2 pl-4 text-white shadow-lg data-[tone=trouble]:border-madder data-[tone=trouble]:bg-madder-pale data-[tone=trouble]:text-ink"
+        >
+          <span>{message.text}</span>
+          {message.action ? (
+            <Button
+              className="text-ink"
+              onClick={() => {
+                message.action?.run();
+                drop(message.id);
+              }}
+            >
+              {message.action.label}
+            </Button>
+          ) : null}
+          <button
+            type="button"
+            aria-label="Close this message"
+            className="rounded p-1"
+            onClick={() => drop(message.id)}
+          >
+            <X size={16} aria-hidden />
+          </button>
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,123 @@
+import { Download, FileImage, FileText, FolderArchive, Scissors, Spool } from "lucide-react";
+import type { ReactNode } from "react";
+import { Link, useParams } from "react-router";
+import { useScene } from "../../api/queries";
+import { buttonClass } from "../../parts/Button";
+import { duration, sizeText } from "../../state/lengths";
+
+/** What the project hands over. */
+export function PacketRoom() {
+  const { id = "" } = useParams();
+  const scene = useScene(id).data;
+  if (!scene) return null;
+  const files = `/api/projects/${id}`;
+  const stops = scene.findings.filter((finding) => finding.level === "stop");
+  if (scene.elements.length === 0)
+    return (
+      <main className="flex flex-1 flex-col items-center justify-center gap-3" data-state="idle">
+        <h1 className="sr-only">Packet</h1>
+        <p className="text-[17px]">There is nothing to hand over yet. Lay a piece on the wall first.</p>
+        <Link className={buttonClass("main")} to={`/p/${id}/wall`}>
+          Go to the wall
+        </Link>
+      </main>
+    );
+  return (
+    <main className="min-h-0 flex-1 overflow-y-auto" data-state="idle">
+      <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(260px,400px)_1fr] gap-8 px-6 py-6">
+        <div>
+          <img
+            src={`${files}/picture.png?size=900&rev=${scene.head}`}
+            alt={`${scene.title}, finished`}
+            className="mx-auto max-h-[600px] rounded-[12px] border border-line shadow"
+          />
+        </div>
+        <div className="space-y-4">
+          <div>
+            <h1 className="font-head text-[26px] font-semibold">Packet</h1>
+            <p className="text-muted">
+              Every file below was read back before it is handed out: order, stops and sizes are what the file
+              says, not what was meant.
+            </p>
+          </div>
+          {stops.map((finding, i) => (
+            <p key={i} className="rounded-card border border-madder bg-madder-pale px-4 py-2">
+              {finding.words}
+            </p>
+          ))}
+          <ul className="divide-y divide-line rounded-card border border-line bg-white">
+            <FileRow
+              icon={<Spool size={22} aria-hidden />}
+              name="Stitch file"
+              facts={`${scene.stitchCount.toLocaleString("en-GB")} stitches, ${scene.stopCount} stops, ${duration(scene.seconds)} with hands${scene.design ? `; ${sizeText(scene.design.width, scene.design.height, scene.unit)}` : ""}`}
+              href={`${files}/program.ulst`}
+            />
+            {scene.sheets.map((sheet) => (
+              <FileRow
+                key={sheet.clothId}
+                icon={<Scissors size={22} aria-hidden />}
+                name={`Cut file, ${sheet.clothName}`}
+                facts={sheet.shapes
+                  .map((shape) => `${shape.name} ${sizeText(shape.box.width, shape.box.height, scene.unit)}`)
+                  .join("; ")}
+                href={`${files}/cut.svg?cloth=${sheet.clothId}`}
+              />
+            ))}
+            <FileRow
+              icon={<FileText size={22} aria-hidden />}
+              name="Instruction sheet"
+              facts="What to cut, then every step for hands and machine in order; PDF on A4"
+              href={`${files}/instructions.pdf`}
+            />
+            <FileRow
+              icon={<FileImage size={22} aria-hidden />}
+              name="Picture"
+              facts="As finished, 1600 pixels"
+              href={`${files}/picture.png?size=1600`}
+              saveAs={`${scene.title}.png`}
+            />
+            <FileRow
+              icon={<FolderArchive size={22} aria-hidden />}
+              name="Project file"
+              facts="The whole project, to keep or to open elsewhere"
+              href={`${files}/project.ullet`}
+            />
+          </ul>
+          <a className={buttonClass("main")} href={`${files}/packet.zip`} download>
+            <Download size={17} aria-hidden />
+            Everything in one folder
+          </a>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+interface RowProps {
+  icon: ReactNode;
+  name: string;
+  facts: string;
+  href: string;
+  saveAs?: string;
+}
+
+function FileRow({ icon, name, facts, href, saveAs }: RowProps) {
+  return (
+    <li className="flex items-center gap-4 px-4 py-2.5">
+      <span className="text-muted">{icon}</span>
+      <span className="min-w-0 flex-1">
+        <span className="block font-semibold">{name}</span>
+        <span className="block text-[14px] text-muted">{facts}</span>
+      </span>
+      <a
+        className={buttonClass("plain")}
+        href={href}
+        download={saveAs ?? true}
+        aria-label={`Download: ${name}`}
+      >
+        <Download size={16} aria-hidden />
+        Download
+      </a>
+    </li>
+  );
+}

@@ -1,0 +1,41 @@
+import { useEffect, useRef } from "react";
+import type { Rehearsal } from "../../api/client";
+import { FilmPainter } from "./FilmPainter";
+import type { Position } from "./playback";
+
+/** The hoop as it fills. */
+export function HoopFilm({ rehearsal, at }: { rehearsal: Rehearsal; at: Position }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const painter = useRef<FilmPainter | null>(null);
+  const position = useRef(at);
+  const now = rehearsal.steps[at.step];
+
+  useEffect(() => {
+    if (!canvas.current) return;
+    const made = new FilmPainter(canvas.current, rehearsal);
+    painter.current = made;
+    const observer = new ResizeObserver(() => made.resize(position.current));
+    observer.observe(canvas.current);
+    made.resize(position.current);
+    return () => {
+      observer.disconnect();
+      painter.current = null;
+    };
+  }, [rehearsal]);
+
+  useEffect(() => {
+    position.current = at;
+    painter.current?.paint(at);
+  }, [at]);
+
+  return (
+    <div className="min-h-0 min-w-0 flex-1 p-3">
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={`The hoop at step ${at.step + 1}: ${now?.ownerName ?? ""}, ${now?.role ?? ""}`}
+        className="size-full"
+      />
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { useState } from "react";
+import { useEdits } from "../../api/edits";
+import { useCatalogue } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
+import { ClothSwatch } from "../../parts/Swatch";
+import { ClothPanel } from "./ClothPanel";
+import type { ElementProps } from "./ElementCard";
+
+/** Which cloth, and how it is applied. */
+export function ClothAndMethod({ projectId, scene, element }: ElementProps) {
+  const edits = useEdits(projectId);
+  const catalogue = useCatalogue();
+  const [asking, setAsking] = useState<"new" | "change" | null>(null);
+  const cloth = scene.cloths.find((known) => known.id === element.clothId);
+  const methods = catalogue.data?.methods ?? [];
+  return (
+    <>
+      <div className="grid grid-cols-[1fr_auto_auto] items-end gap-1.5">
+        <Choice
+          label="Cloth"
+          value={element.clothId}
+          mark={<ClothSwatch cloth={cloth} />}
+          options={scene.cloths.map((known) => ({ value: known.id, label: known.name }))}
+          onChosen={(clothId) => void edits.edit({ edit: "setPieceCloth", elementId: element.id, clothId })}
+        />
+        <Button className="px-2!" onClick={() => setAsking("change")}>
+          Change
+        </Button>
+        <Button className="px-2!" onClick={() => setAsking("new")}>
+          New
+        </Button>
+      </div>
+      <div
+        role="radiogroup"
+        aria-label="Method"
+        className="grid grid-cols-2 rounded-card border border-line p-0.5"
+      >
+        {methods.map((method) => (
+          <button
+            key={method.id}
+            type="button"
+            role="radio"
+            aria-checked={method.id === element.method}
+            className="rounded-[6px] px-1 py-1 text-[14px] hover:bg-chalk aria-checked:bg-indigo aria-checked:text-white"
+            onClick={() => void edits.edit({ edit: "setMethod", elementId: element.id, method: method.id })}
+          >
+            {method.name}
+          </button>
+        ))}
+      </div>
+      <p className="text-[13px] text-muted">
+        {methods.find((method) => method.id === element.method)?.summary}
+      </p>
+      {asking ? (
+        <ClothPanel
+          projectId={projectId}
+          cloth={asking === "change" ? cloth : undefined}
+          onClose={() => setAsking(null)}
+          onAdded={(clothId) => void edits.edit({ edit: "setPieceCloth", elementId: element.id, clothId })}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,117 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { useEdits } from "../../api/edits";
+import { keys } from "../../api/queries";
+import type { Cloth, Scene } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
+import { Panel } from "../../parts/Panel";
+import { ClothSwatch } from "../../parts/Swatch";
+
+interface Props {
+  projectId: string;
+  /** The cloth to change; a new one when absent. */
+  cloth?: Cloth;
+  onClose: () => void;
+  /** Called with the id of a cloth that was added. */
+  onAdded?: (clothId: string) => void;
+}
+
+const KINDS = [
+  { value: "wovenCotton", label: "woven cotton" },
+  { value: "linen", label: "linen" },
+  { value: "felt", label: "felt" },
+  { value: "vinyl", label: "vinyl" },
+  { value: "stabiliser", label: "stabiliser" },
+];
+const TEXTURES = [
+  { value: "plain", label: "plain" },
+  { value: "woven", label: "woven" },
+  { value: "dotted", label: "dotted" },
+  { value: "striped", label: "striped" },
+];
+
+/** Name, colour, kind and pattern of a cloth. */
+export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
+  const edits = useEdits(projectId);
+  const queries = useQueryClient();
+  const [draft, setDraft] = useState<Cloth>(
+    cloth ?? {
+      id: "",
+      name: "",
+      colour: "#7a93ac",
+      kind: "wovenCotton",
+      texture: "woven",
+      patternColour: null,
+    },
+  );
+
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    if (cloth) {
+      if (await edits.edit({ edit: "changeCloth", cloth: draft })) onClose();
+      return;
+    }
+    const { name, colour, kind, texture } = draft;
+    if (!(await edits.edit({ edit: "addCloth", name, colour, kind, texture }))) return;
+    const added = queries.getQueryData<Scene>(keys.scene(projectId))?.cloths.at(-1);
+    if (added) onAdded?.(added.id);
+    onClose();
+  };
+
+  return (
+    <Panel
+      title={cloth ? "Change the cloth" : "New cloth"}
+      open
+      onOpenChange={(open) => (open ? null : onClose())}
+    >
+      <form className="space-y-3" onSubmit={(event) => void save(event)}>
+        <div>
+          <label htmlFor="cloth-name" className="block text-[13px] text-muted">
+            Name
+          </label>
+          <input
+            id="cloth-name"
+            value={draft.name}
+            className="h-8 w-full rounded-card border border-line px-2"
+            onChange={(event) => setDraft({ ...draft, name: event.target.value })}
+          />
+        </div>
+        <div className="grid grid-cols-[84px_1fr_1fr] items-end gap-3">
+          <div>
+            <label htmlFor="cloth-colour" className="block text-[13px] text-muted">
+              Colour
+            </label>
+            <input
+              id="cloth-colour"
+              type="color"
+              value={draft.colour}
+              className="h-8 w-full rounded-card border border-line bg-white p-0.5"
+              onChange={(event) => setDraft({ ...draft, colour: event.target.value })}
+            />
+          </div>
+          <Choice
+            label="Kind"
+            value={draft.kind ?? "wovenCotton"}
+            options={KINDS}
+            onChosen={(kind) => setDraft({ ...draft, kind: kind as Cloth["kind"] })}
+          />
+          <Choice
+            label="Pattern"
+            value={draft.texture ?? "woven"}
+            mark={<ClothSwatch cloth={draft} />}
+            options={TEXTURES}
+            onChosen={(texture) => setDraft({ ...draft, texture: texture as Cloth["texture"] })}
+          />
+        </div>
+        {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
+        <div className="flex justify-end gap-2 pt-1">
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="main" type="submit">
+            {cloth ? "Change the cloth" : "Add the cloth"}
+          </Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}

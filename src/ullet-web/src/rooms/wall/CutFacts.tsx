@@ -1,0 +1,35 @@
+import { Download } from "lucide-react";
+import { buttonClass } from "../../parts/Button";
+import { inches, sizeText } from "../../state/lengths";
+import type { ElementProps } from "./ElementCard";
+
+/** What is cut for this piece, at which size. */
+export function CutFacts({ projectId, scene, element }: ElementProps) {
+  const sheet = scene.sheets.find((each) => each.shapes.some((shape) => shape.elementId === element.id));
+  const shape = sheet?.shapes.find((each) => each.elementId === element.id);
+  if (!sheet || !shape) return <p className="text-[14px] text-muted">Nothing is cut for this piece.</p>;
+  return (
+    <>
+      <p>
+        {shape.isTemplate
+          ? `A rough piece of ${sheet.clothName}, ${shape.allowance.toFixed(0)} mm larger all round; it is trimmed in the hoop.`
+          : `The exact piece of ${sheet.clothName}, as large as the placement line.`}
+      </p>
+      <p className="text-[14px]">
+        {sizeText(shape.box.width, shape.box.height, "millimetre")}
+        <span className="block text-muted">
+          {inches(shape.box.width)} × {inches(shape.box.height)} in · at least {shape.widthSixteenths} ×{" "}
+          {shape.heightSixteenths}
+        </span>
+      </p>
+      <a
+        className={buttonClass("plain")}
+        href={`/api/projects/${projectId}/cut.svg?element=${element.id}`}
+        download
+      >
+        <Download size={16} aria-hidden />
+        Cut file of this piece
+      </a>
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+import { Hand } from "lucide-react";
+import { useEdits } from "../../api/edits";
+import type { Scene, Step } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/TextField";
+import { duration } from "../../state/lengths";
+import { useView } from "../../state/view";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+}
+
+/** Every step as a bar as wide as its time, hand steps as raised tabs. */
+export function RunStrip({ projectId, scene }: Props) {
+  const { selection, stepKey, pointAt } = useView();
+  const pointed = scene.steps.find((step) => step.key === stepKey);
+  return (
+    <section
+      aria-label="Run strip"
+      className="relative shrink-0 border-t border-line bg-white px-3 pt-1 pb-2"
+    >
+      {pointed ? <StepNote projectId={projectId} scene={scene} step={pointed} /> : null}
+      <div className="flex items-baseline gap-3 pb-1">
+        <h2 className="text-[14px] font-semibold">Run strip</h2>
+        <p className="text-[13px] text-muted">
+          {scene.stitchCount.toLocaleString("en-GB")} stitches · {scene.stopCount}{" "}
+          {scene.stopCount === 1 ? "stop" : "stops"} · about {duration(scene.seconds)}
+        </p>
+        <p className="ml-auto flex items-center gap-1 text-[13px] text-muted">
+          <span aria-hidden className="inline-block size-2.5 rounded-[2px] bg-marigold" /> hands
+        </p>
+      </div>
+      <ol className="flex h-[40px] items-end gap-[3px]">
+        {scene.steps.map((step, i) => {
+          const lit = selection.includes(step.ownerId) || step.key === stepKey;
+          const dim = (selection.length > 0 || stepKey !== null) && !lit;
+          return (
+            <li
+              key={step.key}
+              className="min-w-[9px]"
+              style={{ flexGrow: Math.max(step.seconds, 8), flexBasis: 0 }}
+            >
+              <button
+                type="button"
+                aria-label={stepLabel(step, i)}
+                aria-pressed={step.key === stepKey}
+                title={stepLabel(step, i)}
+                data-kind={step.kind}
+                data-dim={dim || undefined}
+                onClick={() => pointAt(step.key === stepKey ? null : step.key)}
+                className="flex h-[26px] w-full items-center justify-center overflow-hidden rounded-[4px] border border-ink/25 data-[dim]:opacity-35 data-[kind=hand]:h-[38px] data-[kind=hand]:border-[#a86b00] data-[kind=hand]:bg-marigold aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-indigo"
+                style={step.kind === "stitch" ? { backgroundColor: colourOf(scene, step) } : undefined}
+              >
+                {step.kind === "hand" && step.seconds > 40 ? (
+                  <Hand size={13} className="text-ink" aria-hidden />
+                ) : null}
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+function StepNote({ projectId, scene, step }: Props & { step: Step }) {
+  const edits = useEdits(projectId);
+  const { pointAt } = useView();
+  const thread = scene.threads.find((known) => known.id === step.threadId);
+  return (
+    <div className="absolute bottom-full left-3 z-20 mb-2 w-[440px] space-y-2 rounded-card border border-line bg-white p-3 shadow-lg">
+      <div className="flex items-baseline gap-2">
+        <p className="font-semibold">
+          {step.ownerName}, {step.role}
+        </p>
+        <p className="ml-auto text-[13px] text-muted">{duration(step.seconds)}</p>
+      </div>
+      {step.kind === "stitch" ? (
+        <p>
+          {step.stitchCount.toLocaleString("en-GB")} stitches in {thread?.name}
+          {step.stopAfter ? "; then the machine stops." : "; the machine goes straight on."}
+        </p>
+      ) : (
+        <>
+          <p>{step.text}</p>
+          {step.warning ? <p className="font-bold">{step.warning}</p> : null}
+          <TextField
+            label="Your own note, shown at this stop"
+            value={step.note ?? ""}
+            placeholder="Such as: the dotted side up"
+            onTyped={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
+          />
+        </>
+      )}
+      <Button onClick={() => pointAt(null)}>Close</Button>
+    </div>
+  );
+}
+
+function stepLabel(step: Step, i: number): string {
+  const what = step.kind === "hand" ? "hands" : "stitches";
+  return `Step ${i + 1}, ${what}: ${step.ownerName}, ${step.role}, ${duration(step.seconds)}`;
+}
+
+function colourOf(scene: Scene, step: Step): string | undefined {
+  return scene.threads.find((thread) => thread.id === step.threadId)?.colour;
+}

@@ -1,0 +1,88 @@
+import { useEffect, useRef, useState } from "react";
+import type { Scene } from "../../api/client";
+import { loadStitches } from "../../api/stitches";
+import { useView } from "../../state/view";
+import { WallView } from "./WallView";
+import { useWallHands } from "./useWallHands";
+import { wallEvents } from "./wallEvents";
+
+interface Props {
+  projectId: string;
+  /** What is drawn: the saved scene or a preview. */
+  scene: Scene;
+  saved: Scene;
+}
+
+/** The drawing itself: two canvases, one for cloth and thread, one for what hands need. */
+export function WallCanvas({ projectId, scene, saved }: Props) {
+  const holder = useRef<HTMLDivElement>(null);
+  const [view, setView] = useState<WallView | null>(null);
+  const [drawn, setDrawn] = useState<number | null>(null);
+  const { selection, stepKey, select } = useView();
+
+  useEffect(() => {
+    if (!holder.current) return;
+    const made = new WallView(holder.current);
+    setView(made);
+    wallEvents.attach(made);
+    return () => {
+      wallEvents.attach(null);
+      made.dispose();
+    };
+  }, []);
+
+  useEffect(() => {
+    if (!view) return;
+    const control = new AbortController();
+    loadStitches(scene, control.signal).then(
+      (stitches) => {
+        view.show({ scene, stitches });
+        setDrawn(scene.head);
+      },
+      (wrong: unknown) => {
+        if (!control.signal.aborted) throw wrong;
+      },
+    );
+    return () => control.abort();
+  }, [view, scene]);
+
+  useEffect(() => {
+    view?.mark(selection, stepKey);
+  }, [view, selection, stepKey]);
+
+  useEffect(() => {
+    const fresh = wallEvents.takeNew(
+      projectId,
+      saved.elements.map((element) => element.id),
+    );
+    if (fresh.length) select(fresh);
+    const known = new Set(saved.elements.map((element) => element.id));
+    const kept = selection.filter((id) => known.has(id));
+    if (!fresh.length && kept.length < selection.length) select(kept);
+  }, [projectId, saved, selection, select]);
+
+  const hands = useWallHands(projectId, view, scene);
+
+  return (
+    <div
+      ref={holder}
+      role="application"
+      aria-label="Wall"
+      aria-describedby="wall-summary"
+      tabIndex={0}
+      data-state={drawn === saved.head && scene === saved ? "idle" : "busy"}
+      data-revision={drawn ?? ""}
+      className="relative min-w-0 flex-1 touch-none overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
+      {...hands}
+    >
+      <p id="wall-summary" className="sr-only">
+        {scene.summary}
+      </p>
+      {scene.elements.length === 0 ? (
+        <p className="pointer-events-none absolute top-4 right-0 left-0 z-10 mx-auto w-max rounded-card border border-line bg-white px-4 py-2">
+          The hoop is empty. Choose Shape on the left and lay the first piece.
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+import { useParams } from "react-router";
+import { useScene } from "../../api/queries";
+import { useView } from "../../state/view";
+import { ElementCard } from "./ElementCard";
+import { ProjectCard } from "./ProjectCard";
+import { Rail } from "./Rail";
+import { RunStrip } from "./RunStrip";
+import { SelectionCard } from "./SelectionCard";
+import { Stack } from "./Stack";
+import { WallCanvas } from "./WallCanvas";
+import { useWallKeys } from "./useWallKeys";
+
+/** The wall: where pieces are arranged. */
+export function WallRoom() {
+  const { id = "" } = useParams();
+  const saved = useScene(id).data;
+  const { preview, selection } = useView();
+  const scene = preview ?? saved;
+  useWallKeys(id, saved);
+  if (!scene || !saved) return null;
+  const chosen = scene.elements.filter((element) => selection.includes(element.id));
+  const only = chosen.length === 1 ? chosen[0] : undefined;
+
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <h1 className="sr-only">Wall</h1>
+      <div className="flex min-h-0 flex-1">
+        <Rail projectId={id} scene={saved} />
+        <Stack projectId={id} scene={saved} />
+        <WallCanvas projectId={id} scene={scene} saved={saved} />
+        <aside aria-label="Card" className="w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white">
+          {only ? (
+            <ElementCard key={only.id} projectId={id} scene={scene} element={only} />
+          ) : chosen.length > 1 ? (
+            <SelectionCard projectId={id} scene={scene} chosen={chosen} />
+          ) : (
+            <ProjectCard projectId={id} scene={scene} />
+          )}
+        </aside>
+      </div>
+      <RunStrip projectId={id} scene={scene} />
+    </main>
+  );
+}

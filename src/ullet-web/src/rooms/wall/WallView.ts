@@ -1,0 +1,242 @@
+import type { Element, ElementBox } from "../../api/client";
+import { between } from "../../canvas/boxes";
+import { apply, fitted, TRUE_SCALE, zoomedAt, type Camera, type Place } from "../../canvas/camera";
+import { paintBand, paintBox, paintFinding, paintStageLines } from "../../canvas/overlayPainter";
+import { paintElements, paintHoop, type Drawing } from "../../canvas/wallPainter";
+
+/** What a hand does at the moment: the moved elements and where their boxes are by now. */
+export interface Drag {
+  ids: string[];
+  boxes: Map<string, ElementBox>;
+}
+
+const IDLE_MS = 90;
+
+/** Paints the wall. Nothing is computed while a hand drags: pictures that are there already are moved. */
+export class WallView {
+  camera: Camera = { scale: 3, x: 0, y: 0 };
+  drawing: Drawing | null = null;
+  private readonly base: HTMLCanvasElement;
+  private readonly over: HTMLCanvasElement;
+  private readonly observer: ResizeObserver;
+  private still: { picture: HTMLCanvasElement; camera: Camera; moving: HTMLCanvasElement | null } | null =
+    null;
+  private selection: string[] = [];
+  private stepKey: string | null = null;
+  private drag: Drag | null = null;
+  private dropped = false;
+  private band: { from: Place; to: Place } | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private asked = 0;
+  private fits = true;
+  private onLetGo: (() => void) | null = null;
+
+  constructor(private readonly holder: HTMLElement) {
+    this.base = this.canvas();
+    this.over = this.canvas();
+    this.observer = new ResizeObserver(() => this.resize());
+    this.observer.observe(holder);
+    this.resize();
+  }
+
+  dispose() {
+    this.observer.disconnect();
+    clearTimeout(this.timer);
+    cancelAnimationFrame(this.asked);
+    this.base.remove();
+    this.over.remove();
+  }
+
+  get size() {
+    return { width: this.holder.clientWidth, height: this.holder.clientHeight };
+  }
+
+  show(drawing: Drawing) {
+    const before = this.drawing?.scene.hooping;
+    const after = drawing.scene.hooping;
+    const otherHoop = before?.fieldWidth !== after.fieldWidth || before.fieldHeight !== after.fieldHeight;
+    this.drawing = drawing;
+    if (this.dropped) {
+      this.drag = null;
+      this.dropped = false;
+    }
+    if (otherHoop && (this.fits || !before)) this.fit();
+    this.renew();
+  }
+
+  mark(selection: string[], stepKey: string | null) {
+    const again = this.stepKey !== stepKey;
+    this.selection = selection;
+    this.stepKey = stepKey;
+    if (again) this.renew();
+    else this.ask();
+  }
+
+  fit() {
+    if (!this.drawing) return;
+    const { fieldWidth, fieldHeight } = this.drawing.scene.hooping;
+    this.look(fitted(fieldWidth, fieldHeight, this.size.width, this.size.height));
+    this.fits = true;
+  }
+
+  trueSize() {
+    this.zoom(TRUE_SCALE / this.camera.scale);
+  }
+
+  zoom(factor: number, at: Place = { x: this.size.width / 2, y: this.size.height / 2 }) {
+    this.look(zoomedAt(this.camera, factor, at));
+  }
+
+  pan(dx: number, dy: number) {
+    this.look({ ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy });
+  }
+
+  /** Begins or goes on with a drag; the picture is split once, then only moved. */
+  move(drag: Drag) {
+    const fresh = this.drag === null;
+    this.drag = drag;
+    if (fresh) this.render();
+    this.ask();
+  }
+
+  /** Keeps the dragged picture where it is until the next scene comes. */
+  drop() {
+    this.dropped = true;
+  }
+
+  cancelDrag() {
+    this.drag = null;
+    this.dropped = false;
+    this.renew();
+  }
+
+  whenLetGo(action: (() => void) | null) {
+    this.onLetGo = action;
+  }
+
+  letGo(): boolean {
+    if (!this.onLetGo) return false;
+    this.onLetGo();
+    return true;
+  }
+
+  setBand(band: { from: Place; to: Place } | null) {
+    this.band = band;
+    this.ask();
+  }
+
+  private look(camera: Camera) {
+    this.camera = camera;
+    this.fits = false;
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => this.renew(), IDLE_MS);
+    this.ask();
+  }
+
+  private renew() {
+    this.render();
+    this.ask();
+  }
+
+  private get ratio() {
+    return window.devicePixelRatio || 1;
+  }
+
+  private canvas(): HTMLCanvasElement {
+    const canvas = document.createElement("canvas");
+    canvas.className = "absolute inset-0 size-full";
+    canvas.setAttribute("aria-hidden", "true");
+    this.holder.prepend(canvas);
+    if (this.base) this.base.after(canvas);
+    return canvas;
+  }
+
+  private resize() {
+    for (const canvas of [this.base, this.over]) {
+      canvas.width = Math.max(1, Math.round(this.size.width * this.ratio));
+      canvas.height = Math.max(1, Math.round(this.size.height * this.ratio));
+    }
+    if (this.fits) this.fit();
+    this.renew();
+  }
+
+  /** Draws the scene afresh into pictures that can be moved about. */
+  private render() {
+    if (!this.drawing) return;
+    const moved = new Set(this.drag?.ids ?? []);
+    const picture = this.picture((ctx, drawing) => {
+      paintHoop(ctx, drawing, this.frame);
+      paintElements(ctx, drawing, this.frame, (element) => !moved.has(element.id), this.stepKey);
+    });
+    const moving = moved.size
+      ? this.picture((ctx, drawing) =>
+          paintElements(ctx, drawing, this.frame, (element) => moved.has(element.id), this.stepKey),
+        )
+      : null;
+    this.still = { picture, camera: this.camera, moving };
+  }
+
+  private get frame() {
+    return { camera: this.camera, ratio: this.ratio };
+  }
+
+  private picture(paint: (ctx: CanvasRenderingContext2D, drawing: Drawing) => void): HTMLCanvasElement {
+    const canvas = document.createElement("canvas");
+    canvas.width = this.base.width;
+    canvas.height = this.base.height;
+    const ctx = canvas.getContext("2d");
+    if (ctx && this.drawing) paint(ctx, this.drawing);
+    return canvas;
+  }
+
+  private ask() {
+    cancelAnimationFrame(this.asked);
+    this.asked = requestAnimationFrame(() => this.paint());
+  }
+
+  private paint() {
+    const base = this.base.getContext("2d");
+    const over = this.over.getContext("2d");
+    if (!base || !over || !this.still) return;
+    base.setTransform(1, 0, 0, 1, 0, 0);
+    base.clearRect(0, 0, this.base.width, this.base.height);
+    const by = this.camera.scale / this.still.camera.scale;
+    const x = (this.camera.x - this.still.camera.x * by) * this.ratio;
+    const y = (this.camera.y - this.still.camera.y * by) * this.ratio;
+    base.setTransform(by, 0, 0, by, x, y);
+    base.drawImage(this.still.picture, 0, 0);
+    this.paintMoving(base, this.still.camera, this.still.moving);
+    over.setTransform(1, 0, 0, 1, 0, 0);
+    over.clearRect(0, 0, this.over.width, this.over.height);
+    this.paintOver(over);
+  }
+
+  private paintMoving(ctx: CanvasRenderingContext2D, camera: Camera, moving: HTMLCanvasElement | null) {
+    const first = this.elements(this.drag?.ids ?? [])[0];
+    const to = first && this.drag?.boxes.get(first.id);
+    if (!moving || !first || !to) return;
+    apply(ctx, this.camera, this.ratio);
+    const m = between(first.box, to);
+    ctx.transform(m.a, m.b, m.c, m.d, m.e, m.f);
+    const back = 1 / (camera.scale * this.ratio);
+    ctx.transform(back, 0, 0, back, -camera.x / camera.scale, -camera.y / camera.scale);
+    ctx.drawImage(moving, 0, 0);
+  }
+
+  private paintOver(ctx: CanvasRenderingContext2D) {
+    const chosen = this.elements(this.selection);
+    const single = chosen.length === 1;
+    for (const element of chosen) {
+      const box = this.drag?.boxes.get(element.id) ?? element.box;
+      if (single && !this.drag) paintStageLines(ctx, element, this.camera, this.ratio);
+      paintBox(ctx, box, this.camera, this.ratio, single);
+    }
+    for (const finding of this.drawing?.scene.findings ?? [])
+      paintFinding(ctx, finding, this.camera, this.ratio);
+    if (this.band) paintBand(ctx, this.band.from, this.band.to, this.ratio);
+  }
+
+  private elements(ids: string[]): Element[] {
+    return this.drawing?.scene.elements.filter((element) => ids.includes(element.id)) ?? [];
+  }
+}

@@ -1,0 +1,32 @@
+/** What buttons and keys ask of the wall's drawing, which owns its camera. */
+interface WallHandler {
+  zoom: (factor: number) => void;
+  fit: () => void;
+  trueSize: () => void;
+  letGo: () => boolean;
+}
+
+let handler: WallHandler | null = null;
+let awaited: { projectId: string; before: string[] } | null = null;
+
+export const wallEvents = {
+  attach(next: WallHandler | null) {
+    handler = next;
+  },
+  zoom: (factor: number) => handler?.zoom(factor),
+  fit: () => handler?.fit(),
+  trueSize: () => handler?.trueSize(),
+  /** Gives up a drag; false when there was none. */
+  letGo: () => handler?.letGo() ?? false,
+  /** Selects whatever the next scene has that these were not. */
+  selectNew(projectId: string, before: string[]) {
+    awaited = { projectId, before };
+  },
+  /** Ids of new elements that were waited for, once. */
+  takeNew(projectId: string, ids: string[]): string[] {
+    if (awaited?.projectId !== projectId) return [];
+    const fresh = ids.filter((id) => !awaited?.before.includes(id));
+    if (fresh.length) awaited = null;
+    return fresh;
+  },
+};
