@@ -18,7 +18,8 @@ using Ullet.Server.Scenes;
 var builder = WebApplication.CreateBuilder(args);
 builder.Host.UseSerilog(
     (_, log) =>
-        log.MinimumLevel.Warning()
+        log
+            .MinimumLevel.Warning()
             .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}")
 );
 var options = ServerOptions.From(builder.Configuration);
@@ -71,7 +72,9 @@ DeviceEndpoints.Map(app);
 app.Map(
         "/api/{**path}",
         (string path) =>
-            Problems.Of(new Refusal("address-unknown", path, $"There is nothing at /api/{path} for this kind of request."))
+            Problems.Of(
+                new Refusal("address-unknown", path, $"There is nothing at /api/{path} for this kind of request.")
+            )
     )
     .ExcludeFromDescription();
 if (options.WebFolder is { } web)

@@ -47,7 +47,8 @@ public sealed record AddPiece : Edit
             Box = box,
             Shape = Shape,
             ClothId = cloth.Id,
-            Method = Method ?? project.Elements.OfType<Piece>().LastOrDefault()?.Method ?? Projects.Method.TrimInTheHoop,
+            Method =
+                Method ?? project.Elements.OfType<Piece>().LastOrDefault()?.Method ?? Projects.Method.TrimInTheHoop,
         };
         return project with { Elements = project.Elements.Add(piece), NextNumber = project.NextNumber + 1 };
     }

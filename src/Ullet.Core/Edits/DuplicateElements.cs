@@ -1,6 +1,6 @@
+using System.Collections.Immutable;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using System.Collections.Immutable;
 
 namespace Ullet.Core.Edits;
 
@@ -29,11 +29,7 @@ public sealed record DuplicateElements : Edit
                 Name = name.Length <= Limits.LongestName ? name : element.Name,
                 Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
             };
-            project = project with
-            {
-                Elements = project.Elements.Add(copy),
-                NextNumber = project.NextNumber + 1,
-            };
+            project = project with { Elements = project.Elements.Add(copy), NextNumber = project.NextNumber + 1 };
         }
         return project;
     }

@@ -18,8 +18,11 @@ public sealed record NoteStep : Edit
     public override Result<Project> Apply(Project project, EditContext context)
     {
         var key = Projects.StepKey.Parse(StepKey);
-        var known = key is { } parsed
-            && context.Evaluator.Evaluate(project).RunSheet.Steps.Any(step => step is RunSheets.HandStep && step.Key == parsed);
+        var known =
+            key is { } parsed
+            && context
+                .Evaluator.Evaluate(project)
+                .RunSheet.Steps.Any(step => step is RunSheets.HandStep && step.Key == parsed);
         if (key is null || !known)
         {
             return new Refusal("step-unknown", "stepKey", $"There is no hand step \"{StepKey}\" in this project.");
@@ -36,7 +39,10 @@ public sealed record NoteStep : Edit
         var rest = project.RunSheet.Steps.RemoveAll(step => step.Key == key);
         return project with
         {
-            RunSheet = project.RunSheet with { Steps = note is null ? rest : rest.Add(new StepOverride(key.Value, note)) },
+            RunSheet = project.RunSheet with
+            {
+                Steps = note is null ? rest : rest.Add(new StepOverride(key.Value, note)),
+            },
         };
     }
 }

@@ -1,6 +1,6 @@
+using System.Collections.Immutable;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using System.Collections.Immutable;
 
 namespace Ullet.Core.Edits;
 

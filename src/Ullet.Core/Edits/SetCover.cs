@@ -27,6 +27,11 @@ public sealed record SetCover : PieceEdit
             : project.With(piece with { Stages = piece.Stages with { Cover = Cover } });
     }
 
-    internal static Refusal? Check(double? value, (double Least, double Most) range, string unit, string what, string place) =>
-        value is { } given ? Limits.CheckRange(given, range.Least, range.Most, unit, what, place) : null;
+    internal static Refusal? Check(
+        double? value,
+        (double Least, double Most) range,
+        string unit,
+        string what,
+        string place
+    ) => value is { } given ? Limits.CheckRange(given, range.Least, range.Most, unit, what, place) : null;
 }

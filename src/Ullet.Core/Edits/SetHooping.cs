@@ -40,7 +40,9 @@ public sealed record SetHooping : Edit
                 Hoop = Hoop.OfField(width, height) ?? new Hoop($"{width:0.#} × {height:0.#}", width, height),
             };
         }
-        if (new[] { GroundClothId, StabiliserClothId }.FirstOrDefault(id => Missing(id, project.FindCloth)) is { } cloth)
+        if (
+            new[] { GroundClothId, StabiliserClothId }.FirstOrDefault(id => Missing(id, project.FindCloth)) is { } cloth
+        )
         {
             return EditRefusals.NoCloth(cloth);
         }

@@ -19,6 +19,9 @@ public sealed record SetMat : Edit
             ?? Limits.CheckRange(Height, 50, 2000, "mm", "The height of the mat", "height");
         return refusal is not null
             ? refusal
-            : project with { Cut = project.Cut with { MatWidth = Width, MatHeight = Height } };
+            : project with
+            {
+                Cut = project.Cut with { MatWidth = Width, MatHeight = Height },
+            };
     }
 }

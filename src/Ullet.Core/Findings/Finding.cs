@@ -35,4 +35,5 @@ public sealed record MoveMend(double X, double Y) : Mend("Move the design into t
 
 public sealed record CoverWidthMend(string ElementId, double Width) : Mend($"Make the cover {Width:0.0} mm wide");
 
-public sealed record InsideShareMend(string ElementId, double Share) : Mend($"Put {Share * 100:0} % of the cover inside");
+public sealed record InsideShareMend(string ElementId, double Share)
+    : Mend($"Put {Share * 100:0} % of the cover inside");

@@ -24,7 +24,8 @@ internal sealed class OutsideFieldCheck : ICheck
             Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(design)
         );
         Mend? mend =
-            fits ? new MoveMend(Shift(design.MinX, design.MaxX, field.MaxX), Shift(design.MinY, design.MaxY, field.MaxY))
+            fits
+                ? new MoveMend(Shift(design.MinX, design.MaxX, field.MaxX), Shift(design.MinY, design.MaxY, field.MaxY))
             : hoop is not null ? new UseHoopMend(hoop)
             : null;
         yield return new Finding(

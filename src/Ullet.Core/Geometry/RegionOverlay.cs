@@ -19,9 +19,7 @@ public static class RegionOverlay
     public static bool IsSimple(Ring ring) =>
         PlaneGeometry
             .Factory.CreateLinearRing([
-                .. ring
-                    .Points.Append(ring.Points[0])
-                    .Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)),
+                .. ring.Points.Append(ring.Points[0]).Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)),
             ])
             .IsSimple;
 }

@@ -30,7 +30,15 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
             {
                 StitchStep stitch => ContentHash.Combine(
                     input.StitchKeys[step.Key],
-                    ContentHash.Of(new { step.Key, step.OwnerName, stitch.Stage.ThreadId }, "stitch")
+                    ContentHash.Of(
+                        new
+                        {
+                            step.Key,
+                            step.OwnerName,
+                            stitch.Stage.ThreadId,
+                        },
+                        "stitch"
+                    )
                 ),
                 HandStep hand => ContentHash.Of(
                     new
@@ -56,16 +64,18 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
             $"program-{Version}"
         );
         // Hand texts carry sizes rounded up; the layers' exact areas follow from the outlines.
-        var outlines = input
-            .RunSheet.Steps.OfType<StitchStep>()
-            .Select(step => step.Stage.OutlineKey);
+        var outlines = input.RunSheet.Steps.OfType<StitchStep>().Select(step => step.Stage.OutlineKey);
         return ContentHash.Combine([frame, .. steps, .. outlines]);
     }
 
     public StitchProgram Compute(ProgramInput input, CancellationToken cancellation)
     {
         var steps = input.RunSheet.Steps;
-        var used = steps.OfType<StitchStep>().Select(step => step.Stage.ThreadId).Distinct(StringComparer.Ordinal).ToList();
+        var used = steps
+            .OfType<StitchStep>()
+            .Select(step => step.Stage.ThreadId)
+            .Distinct(StringComparer.Ordinal)
+            .ToList();
         var threads = used.Select((id, i) => Describe(input.Project.FindThread(id)!, i + 1)).ToImmutableArray();
         var compiled = ImmutableArray.CreateBuilder<ProgramStep>();
         var needle = new NeedleWriter();

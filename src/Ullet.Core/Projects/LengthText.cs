@@ -32,11 +32,17 @@ public static partial class LengthText
         var unit = match.Groups["unit"].Value.ToLowerInvariant();
         if (fraction && unit == "mm")
         {
-            return new Refusal("length-broken", "length", $"A fraction is always inches; \"{Shorten(text)}\" says mm. {Hint}");
+            return new Refusal(
+                "length-broken",
+                "length",
+                $"A fraction is always inches; \"{Shorten(text)}\" says mm. {Hint}"
+            );
         }
         var inches = fraction || unit is "in" or "\"" || (unit.Length == 0 && shown == LengthUnit.Inch);
         var signed = match.Groups["sign"].Value == "-" ? -value : value;
-        return inches ? signed * MmPerInch : unit == "cm" ? signed * 10 : signed;
+        return inches ? signed * MmPerInch
+            : unit == "cm" ? signed * 10
+            : signed;
     }
 
     /// <summary>mm to one decimal: "64.5 mm".</summary>

@@ -25,7 +25,14 @@ public static class Limits
         ?? CheckRange(box.Rotation, -360, 360, "degrees", $"The turn of {name}", "rotation");
 
     /// <summary>Says that a number lies outside its range (or is none), or null.</summary>
-    public static Refusal? CheckRange(double value, double least, double most, string unit, string what, string place) =>
+    public static Refusal? CheckRange(
+        double value,
+        double least,
+        double most,
+        string unit,
+        string what,
+        string place
+    ) =>
         double.IsFinite(value) && value >= least && value <= most
             ? null
             : new Refusal(

@@ -72,7 +72,10 @@ public static class ProjectJson
                 return Broken($"the hooping names thread \"{threadId}\", which is not in it");
             }
         }
-        if (project.Elements.Select(element => element.Id).Distinct(StringComparer.Ordinal).Count() < project.Elements.Length)
+        if (
+            project.Elements.Select(element => element.Id).Distinct(StringComparer.Ordinal).Count()
+            < project.Elements.Length
+        )
         {
             return Broken("two elements have the same id");
         }

@@ -11,7 +11,8 @@ public readonly record struct StepKey(string OwnerId, string Stage, int Ordinal)
     public static StepKey? Parse(string text)
     {
         var parts = text.Split('.');
-        return parts.Length == 3 && parts[0].Length > 0 && parts[1].Length > 0 && int.TryParse(parts[2], out var ordinal)
+        return
+            parts.Length == 3 && parts[0].Length > 0 && parts[1].Length > 0 && int.TryParse(parts[2], out var ordinal)
             ? new StepKey(parts[0], parts[1], ordinal)
             : null;
     }

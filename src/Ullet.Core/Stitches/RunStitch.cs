@@ -35,7 +35,12 @@ public static class RunStitch
         return points.ToImmutable();
     }
 
-    private static void AddLeg(ImmutableArray<Point> leg, double length, double phase, ImmutableArray<Point>.Builder points)
+    private static void AddLeg(
+        ImmutableArray<Point> leg,
+        double length,
+        double phase,
+        ImmutableArray<Point>.Builder points
+    )
     {
         var line = new ArcLength(leg);
         var steps = Math.Max(1, (int)Math.Ceiling((line.Total / length) - 1e-9));
@@ -51,7 +56,7 @@ public static class RunStitch
             }
             else if (phase == 0)
             {
-                AddChord(line, last, i * step, points);
+                AddChord(line, last, i == steps ? line.Total : i * step, points);
                 last = i * step;
             }
         }

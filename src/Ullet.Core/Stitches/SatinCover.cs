@@ -10,8 +10,7 @@ namespace Ullet.Core.Stitches;
 /// <param name="Compensation">Added on each side.</param>
 public sealed record SatinNumbers(double Width, double Spacing, double InsideShare, double Compensation)
 {
-    internal CoverBand Band =>
-        new((Width * (1 - InsideShare)) + Compensation, (Width * InsideShare) + Compensation);
+    internal CoverBand Band => new((Width * (1 - InsideShare)) + Compensation, (Width * InsideShare) + Compensation);
 }
 
 /// <summary>Satin along every edge of an outline, with its underlay.</summary>
@@ -26,7 +25,11 @@ public static class SatinCover
     /// <summary>Covers the edges of regions, shells and holes alike.</summary>
     /// <returns>For each edge its underlay runs, then its top run. Where two edges face each other nearer than the band
     /// needs, strokes end halfway and the narrowest place is reported.</returns>
-    public static StepStitches Make(ImmutableArray<Region> regions, SatinNumbers numbers, CancellationToken cancellation)
+    public static StepStitches Make(
+        ImmutableArray<Region> regions,
+        SatinNumbers numbers,
+        CancellationToken cancellation
+    )
     {
         var rings = regions.SelectMany(region => region.Rings).Where(ring => ring.Points.Length >= 3).ToList();
         var sides = new SatinSides(new MedialReach(new SegmentIndex(rings)), numbers.Band);
@@ -40,7 +43,7 @@ public static class SatinCover
             var legs = sides.Legs(ring);
             var start = legs[0].Places.Count > 0 ? legs[0].Places[0].Outer : ring.Points[0];
             runs.AddRange(SatinUnderlay.Make(ring, legs, numbers, edge, start));
-            var top = Top(legs, numbers, shortStrokes, closed: ring.Corners().IsEmpty);
+            var top = Top(ring, legs, numbers, shortStrokes);
             if (top.Length > 1)
             {
                 runs.Add(new StitchRun(RunKind.Top, edge, top));
@@ -51,25 +54,25 @@ public static class SatinCover
     }
 
     private static ImmutableArray<Point> Top(
+        Ring ring,
         List<SatinLeg> legs,
         SatinNumbers numbers,
-        ShortStrokes shortStrokes,
-        bool closed
+        ShortStrokes shortStrokes
     )
     {
+        var closed = ring.Corners().IsEmpty;
         var strokes = legs.SelectMany(leg => StrokeSpread.Pick(leg.Places, numbers.Spacing, even: closed)).ToList();
         if (closed && strokes.Count > 1)
         {
             strokes.RemoveAt(strokes.Count - 1);
         }
         var once = strokes.Count;
-        strokes.AddRange(ClosingOverlap.Of(strokes));
+        strokes.AddRange(ClosingOverlap.Of(strokes, ring.Points[0]));
         var overlap = new ShortStrokes(numbers.Spacing);
         var points = ImmutableArray.CreateBuilder<Point>(strokes.Count);
         for (var i = 0; i < strokes.Count; i++)
         {
-            var (end, other) =
-                i % 2 == 0 ? (strokes[i].Outer, strokes[i].Inner) : (strokes[i].Inner, strokes[i].Outer);
+            var (end, other) = i % 2 == 0 ? (strokes[i].Outer, strokes[i].Inner) : (strokes[i].Inner, strokes[i].Outer);
             var point = (i < once ? shortStrokes : overlap).End(end, other);
             if (points.Count == 0 || point.DistanceTo(points[^1]) > Tolerance.Quantum)
             {

@@ -128,8 +128,14 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
         var normals = new Point[points.Length];
         for (var i = 0; i <= last; i++)
         {
-            var before = i > 0 ? points[i] - points[i - 1] : closed ? points[0] - points[last - 1] : Point.Zero;
-            var after = i < last ? points[i + 1] - points[i] : closed ? points[1] - points[0] : Point.Zero;
+            var before =
+                i > 0 ? points[i] - points[i - 1]
+                : closed ? points[0] - points[last - 1]
+                : Point.Zero;
+            var after =
+                i < last ? points[i + 1] - points[i]
+                : closed ? points[1] - points[0]
+                : Point.Zero;
             normals[i] = (before.Unit().Outward() + after.Unit().Outward()).Unit();
         }
         return normals;

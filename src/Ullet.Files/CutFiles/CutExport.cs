@@ -11,7 +11,8 @@ public static class CutExport
 
     /// <summary>A whole sheet as SVG.</summary>
     /// <exception cref="InvalidOperationException">When a size does not come back: a fault of ours.</exception>
-    public static byte[] Sheet(CutSheet sheet) => Checked(SvgCutWriter.Sheet(sheet), sheet.Shapes.Select(p => p.Outline));
+    public static byte[] Sheet(CutSheet sheet) =>
+        Checked(SvgCutWriter.Sheet(sheet), sheet.Shapes.Select(p => p.Outline));
 
     /// <summary>One shape as SVG.</summary>
     /// <exception cref="InvalidOperationException">When its size does not come back: a fault of ours.</exception>

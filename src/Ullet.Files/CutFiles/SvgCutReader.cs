@@ -39,7 +39,11 @@ public static class SvgCutReader
     {
         if (file.Length > LargestFile)
         {
-            return No("too-large", "file", $"This cut file has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read.");
+            return No(
+                "too-large",
+                "file",
+                $"This cut file has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read."
+            );
         }
         XElement root;
         try
@@ -50,18 +54,29 @@ public static class SvgCutReader
         }
         catch (XmlException wrong)
         {
-            return No("broken", $"line {wrong.LineNumber}", $"This cut file is not an SVG that can be read: {wrong.Message}");
+            return No(
+                "broken",
+                $"line {wrong.LineNumber}",
+                $"This cut file is not an SVG that can be read: {wrong.Message}"
+            );
         }
         if (root.Name.LocalName != "svg")
         {
-            return No("foreign", "file", $"This cut file is not an SVG: its outermost element is \"{root.Name.LocalName}\".");
+            return No(
+                "foreign",
+                "file",
+                $"This cut file is not an SVG: its outermost element is \"{root.Name.LocalName}\"."
+            );
         }
         return Frame(root, sizing).Then(frame => Lines(root, frame));
     }
 
     private static Result<PageFrame> Frame(XElement root, SvgSizing sizing)
     {
-        var (width, height) = (SvgLength.Mm((string?)root.Attribute("width")), SvgLength.Mm((string?)root.Attribute("height")));
+        var (width, height) = (
+            SvgLength.Mm((string?)root.Attribute("width")),
+            SvgLength.Mm((string?)root.Attribute("height"))
+        );
         var box = ((string?)root.Attribute("viewBox"))
             ?.Split([' ', ',', '\t', '\n'], StringSplitOptions.RemoveEmptyEntries)
             .Select(SvgLength.Number)
@@ -109,12 +124,20 @@ public static class SvgCutReader
             }
             if (element.Attribute("transform") is not null)
             {
-                return No("transform", place, $"This cut file moves or scales its parts ({place}, \"{kind}\"); the cutter takes plain paths only.");
+                return No(
+                    "transform",
+                    place,
+                    $"This cut file moves or scales its parts ({place}, \"{kind}\"); the cutter takes plain paths only."
+                );
             }
             var data = Data(element);
             if (data is null)
             {
-                return No("part-unknown", place, $"The cutter can't take a \"{kind}\" ({place}); it takes paths and basic shapes.");
+                return No(
+                    "part-unknown",
+                    place,
+                    $"The cutter can't take a \"{kind}\" ({place}); it takes paths and basic shapes."
+                );
             }
             if (!SvgPathData.TryParse(data, out var contours))
             {

@@ -23,7 +23,12 @@ public static class SvgCutWriter
         var box = sheet.Bounds();
         var width = Math.Max(sheet.MatWidth, box.MaxX + SheetPlanner.Margin);
         var height = Math.Max(sheet.MatHeight, box.MaxY + SheetPlanner.Margin);
-        return Page(width, height, sheet.Cloth.Name, sheet.Shapes.Select(placed => (placed.Shape.Name, placed.Outline)));
+        return Page(
+            width,
+            height,
+            sheet.Cloth.Name,
+            sheet.Shapes.Select(placed => (placed.Shape.Name, placed.Outline))
+        );
     }
 
     /// <summary>One shape alone, on a page just larger than it.</summary>
@@ -34,7 +39,12 @@ public static class SvgCutWriter
         return Page(box.Width, box.Height, sheet.Cloth.Name, [(placed.Shape.Name, moved)]);
     }
 
-    private static byte[] Page(double width, double height, string cloth, IEnumerable<(string Name, Outline Outline)> shapes)
+    private static byte[] Page(
+        double width,
+        double height,
+        string cloth,
+        IEnumerable<(string Name, Outline Outline)> shapes
+    )
     {
         using var stream = new MemoryStream();
         var settings = new XmlWriterSettings { Encoding = new UTF8Encoding(false), Indent = true };

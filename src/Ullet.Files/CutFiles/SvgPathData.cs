@@ -36,7 +36,13 @@ internal static class SvgPathData
                     curves.Add(Quad(points[0], points[1], points[2]));
                     break;
                 case SKPathVerb.Conic:
-                    var parts = SKPath.ConvertConicToQuads(points[0], points[1], points[2], walk.ConicWeight(), ConicPower);
+                    var parts = SKPath.ConvertConicToQuads(
+                        points[0],
+                        points[1],
+                        points[2],
+                        walk.ConicWeight(),
+                        ConicPower
+                    );
                     for (var i = 0; i + 2 < parts.Length; i += 2)
                     {
                         curves.Add(Quad(parts[i], parts[i + 1], parts[i + 2]));
@@ -55,9 +61,7 @@ internal static class SvgPathData
             }
         }
         Finish(curves, closed: false, contours);
-        return contours.All(pair =>
-            pair.Contour.Curves.All(c => double.IsFinite(c.End.X) && double.IsFinite(c.End.Y))
-        );
+        return contours.All(pair => pair.Contour.Curves.All(c => double.IsFinite(c.End.X) && double.IsFinite(c.End.Y)));
     }
 
     private static void AddLine(ImmutableArray<Curve>.Builder curves, Point start, Point end)
@@ -82,7 +86,9 @@ internal static class SvgPathData
     {
         if (curves.Count > 0)
         {
-            contours.Add((new Contour(curves.ToImmutable()), closed || curves[0].Start.DistanceTo(curves[^1].End) < 1e-4));
+            contours.Add(
+                (new Contour(curves.ToImmutable()), closed || curves[0].Start.DistanceTo(curves[^1].End) < 1e-4)
+            );
             curves.Clear();
         }
     }

@@ -61,7 +61,11 @@ public static class InstructionSheet
         pen.Space(6);
         var minutes = Math.Ceiling(StepTimes.Of(program).Sum() / 60);
         pen.Write($"Hoop: sewing field {hoop.Name} mm", 10.5f, width: 320);
-        pen.Write($"{program.StitchCount} stitches, {program.StopCount} stops, about {minutes:0} minutes", 10.5f, width: 320);
+        pen.Write(
+            $"{program.StitchCount} stitches, {program.StopCount} stops, about {minutes:0} minutes",
+            10.5f,
+            width: 320
+        );
         var threads = string.Join(", ", program.Threads.Select(thread => $"{thread.Number} {thread.Name}"));
         pen.Write($"Threads: {threads}", 10.5f, width: 320);
         pen.DownTo(Margin + PictureSide + 24);
@@ -76,7 +80,10 @@ public static class InstructionSheet
             {
                 var box = shape.Bounds();
                 var what = shape.IsTemplate ? "a rough piece of at least" : "cut to size,";
-                pen.Write($"{sheet.Cloth.Name}: {shape.Name}, {what} {LengthText.AtLeast(box.Width, box.Height)}", 10.5f);
+                pen.Write(
+                    $"{sheet.Cloth.Name}: {shape.Name}, {what} {LengthText.AtLeast(box.Width, box.Height)}",
+                    10.5f
+                );
             }
         }
         pen.Space(14);

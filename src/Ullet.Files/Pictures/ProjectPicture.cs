@@ -43,17 +43,59 @@ public static class ProjectPicture
         foreach (var piece in project.Elements.OfType<Piece>())
         {
             using var path = PathOf(evaluated.Outlines[piece.Id].Flatten(0.05));
-            using var cloth = new SKPaint { Color = Colour(project.FindCloth(piece.ClothId)!.Colour), IsAntialias = true };
-            canvas.DrawPath(path, cloth);
+            var cloth = project.FindCloth(piece.ClothId)!;
+            using var ground = new SKPaint { Color = Colour(cloth.Colour), IsAntialias = true };
+            canvas.DrawPath(path, ground);
             canvas.Save();
             canvas.ClipPath(path, antialias: true);
+            DrawPattern(canvas, cloth, path.Bounds);
             canvas.DrawPaint(weave);
             canvas.Restore();
-            foreach (var step in evaluated.Program.Steps.OfType<ProgramStitches>().Where(s => s.Key.OwnerId == piece.Id))
+            foreach (
+                var step in evaluated.Program.Steps.OfType<ProgramStitches>().Where(s => s.Key.OwnerId == piece.Id)
+            )
             {
                 DrawThread(canvas, step, Colour(evaluated.Program.Threads[step.Thread - 1].Colour));
             }
         }
+    }
+
+    /// <summary>Dots or stripes 3 mm apart, counted from the field's centre as on the wall.</summary>
+    private static void DrawPattern(SKCanvas canvas, Cloth cloth, SKRect box)
+    {
+        using var paint = new SKPaint
+        {
+            Color = Colour(cloth.PatternColour ?? Lightened(cloth.Colour)),
+            IsAntialias = true,
+        };
+        const float Apart = 3;
+        for (var x = MathF.Floor(box.Left / Apart) * Apart; x < box.Right; x += Apart)
+        {
+            if (cloth.Texture == ClothTexture.Striped)
+            {
+                canvas.DrawRect(x + 0.6f, box.Top, 1, box.Height, paint);
+            }
+            for (
+                var y = MathF.Floor(box.Top / Apart) * Apart;
+                cloth.Texture == ClothTexture.Dotted && y < box.Bottom;
+                y += Apart
+            )
+            {
+                if ((int)MathF.Round((x + y) / Apart) % 2 == 0)
+                {
+                    canvas.DrawCircle(x + 1.5f, y + 1.5f, 0.62f, paint);
+                }
+            }
+        }
+    }
+
+    /// <summary>The colour of a pattern that has none of its own: the ground's, nearer to white.</summary>
+    private static string Lightened(string hex)
+    {
+        var colour = Colour(hex);
+        return $"#{Mixed(colour.Red):x2}{Mixed(colour.Green):x2}{Mixed(colour.Blue):x2}";
+
+        static int Mixed(byte part) => part + (int)((255 - part) * 0.62);
     }
 
     private static void DrawThread(SKCanvas canvas, ProgramStitches step, SKColor colour)

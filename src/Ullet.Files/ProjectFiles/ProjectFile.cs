@@ -23,14 +23,20 @@ public static class ProjectFile
         using var stream = new MemoryStream();
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
-            Add(zip, ManifestName, JsonSerializer.SerializeToUtf8Bytes(new Manifest(Format, Version), ProjectJson.Options));
+            Add(
+                zip,
+                ManifestName,
+                JsonSerializer.SerializeToUtf8Bytes(new Manifest(Format, Version), ProjectJson.Options)
+            );
             Add(zip, ProjectName, ProjectJson.Write(project));
         }
         var file = stream.ToArray();
         var read = Read(file);
         if (!read.IsOk || !ProjectJson.Write(read.Value).AsSpan().SequenceEqual(ProjectJson.Write(project)))
         {
-            throw new InvalidOperationException($"The project file can't be read back: {read.Refusal?.Words ?? "it differs"}");
+            throw new InvalidOperationException(
+                $"The project file can't be read back: {read.Refusal?.Words ?? "it differs"}"
+            );
         }
         return file;
     }
@@ -40,7 +46,10 @@ public static class ProjectFile
     {
         if (file.Length > LargestFile)
         {
-            return No("too-large", $"This project file has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read.");
+            return No(
+                "too-large",
+                $"This project file has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read."
+            );
         }
         try
         {

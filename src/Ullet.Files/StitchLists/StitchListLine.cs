@@ -26,8 +26,7 @@ internal sealed class StitchListLine
 
     internal bool HasMore => _at < _words.Count;
 
-    internal string Word(string what) =>
-        HasMore ? _words[_at++] : throw Wrong($"{what} is missing");
+    internal string Word(string what) => HasMore ? _words[_at++] : throw Wrong($"{what} is missing");
 
     /// <summary>True when the line's first word is this one and was not read yet.</summary>
     internal bool Starts(string word) => _at == 0 && _words.Count > 0 && _words[0] == word;

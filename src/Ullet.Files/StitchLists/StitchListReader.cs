@@ -156,7 +156,9 @@ public sealed class StitchListReader
             var number = line.Whole("the thread's number");
             if (number != threads.Count + 1)
             {
-                throw line.Wrong($"threads are numbered from 1 without gaps; {number} stands where {threads.Count + 1} should");
+                throw line.Wrong(
+                    $"threads are numbered from 1 without gaps; {number} stands where {threads.Count + 1} should"
+                );
             }
             var colour = Colour(line);
             var kind = line.OneOf(StitchListFormat.ThreadKinds, "thread kind");

@@ -24,7 +24,11 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
             // AUTOINCREMENT: ids are monotone even when the newest revision was thinned out.
             revision.Property(row => row.Id).ValueGeneratedOnAdd();
             revision.HasIndex(row => new { row.ProjectId, row.ParentId });
-            revision.HasOne<ProjectRow>().WithMany().HasForeignKey(row => row.ProjectId).OnDelete(DeleteBehavior.Cascade);
+            revision
+                .HasOne<ProjectRow>()
+                .WithMany()
+                .HasForeignKey(row => row.ProjectId)
+                .OnDelete(DeleteBehavior.Cascade);
         });
         modelBuilder.Entity<AssetRow>(asset =>
         {

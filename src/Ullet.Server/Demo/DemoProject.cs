@@ -80,7 +80,13 @@ internal sealed class DemoProject
             }
         );
         var id = Project.Elements[^1].Id;
-        Apply(new SetCover { ElementId = id, Cover = new CoverSettings { ThreadId = thread, Width = coverWidth } });
+        Apply(
+            new SetCover
+            {
+                ElementId = id,
+                Cover = new CoverSettings { ThreadId = thread, Width = coverWidth },
+            }
+        );
         if (hole is not null)
         {
             Apply(new SetHole { ElementId = id, Hole = hole });

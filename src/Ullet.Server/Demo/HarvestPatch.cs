@@ -21,9 +21,31 @@ internal static class HarvestPatch
 
     internal static Project Make() =>
         new DemoProject("Plot 14 harvest patch", 130, 180)
-            .Piece("Shield", new ShieldShape(), new ElementBox(0, 0, 104, 122, 0), "shed", Method.TrimInTheHoop, "straw", 4)
-            .Piece("Left leaf", new LeafShape(), new ElementBox(-15, -27, 25, 46, -26), "leaf", Method.CutBeforehand, "fern")
-            .Piece("Right leaf", new LeafShape(), new ElementBox(15, -27, 25, 46, 26), "leaf", Method.CutBeforehand, "fern")
+            .Piece(
+                "Shield",
+                new ShieldShape(),
+                new ElementBox(0, 0, 104, 122, 0),
+                "shed",
+                Method.TrimInTheHoop,
+                "straw",
+                4
+            )
+            .Piece(
+                "Left leaf",
+                new LeafShape(),
+                new ElementBox(-15, -27, 25, 46, -26),
+                "leaf",
+                Method.CutBeforehand,
+                "fern"
+            )
+            .Piece(
+                "Right leaf",
+                new LeafShape(),
+                new ElementBox(15, -27, 25, 46, 26),
+                "leaf",
+                Method.CutBeforehand,
+                "fern"
+            )
             .Piece("Beetroot", Beetroot, new ElementBox(0, 20, 50, 56, 0), "beet", Method.TrimInTheHoop, "plum")
             .Project;
 }

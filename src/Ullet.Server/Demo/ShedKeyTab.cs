@@ -17,6 +17,14 @@ internal static class ShedKeyTab
                 3,
                 new PieceHole(new EllipseShape(), 0, -28, 12, 12)
             )
-            .Piece("Heart", new HeartShape(), new ElementBox(0, 10, 28, 26, 0), "barrow", Method.CutBeforehand, "plum", 2.6)
+            .Piece(
+                "Heart",
+                new HeartShape(),
+                new ElementBox(0, 10, 28, 26, 0),
+                "barrow",
+                Method.CutBeforehand,
+                "plum",
+                2.6
+            )
             .Project;
 }

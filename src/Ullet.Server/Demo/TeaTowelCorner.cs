@@ -19,9 +19,33 @@ internal static class TeaTowelCorner
 
     internal static Project Make() =>
         new DemoProject("Tea-towel corner", 100, 100)
-            .Piece("Left top", new LeafShape(), new ElementBox(-4, -26, 14, 34, -6), "leaf", Method.TrimInTheHoop, "fern", 3)
-            .Piece("Right top", new LeafShape(), new ElementBox(16, -20, 14, 34, 48), "leaf", Method.TrimInTheHoop, "fern", 3)
+            .Piece(
+                "Left top",
+                new LeafShape(),
+                new ElementBox(-4, -26, 14, 34, -6),
+                "leaf",
+                Method.TrimInTheHoop,
+                "fern",
+                3
+            )
+            .Piece(
+                "Right top",
+                new LeafShape(),
+                new ElementBox(16, -20, 14, 34, 48),
+                "leaf",
+                Method.TrimInTheHoop,
+                "fern",
+                3
+            )
             .Piece("Carrot", Carrot, new ElementBox(-10, 14, 27, 58, 28), "carrot", Method.TrimInTheHoop, "rust")
-            .Piece("Moon", new CrescentShape(0.4), new ElementBox(27, 26, 20, 29, 200), "straw", Method.CutBeforehand, "straw", 2.6)
+            .Piece(
+                "Moon",
+                new CrescentShape(0.4),
+                new ElementBox(27, 26, 20, 29, 200),
+                "straw",
+                Method.CutBeforehand,
+                "straw",
+                2.6
+            )
             .Project;
 }

@@ -27,7 +27,12 @@ public static class BlankProject
                 Cloth("pond", "pond dotted cotton", "#3f7287", ClothKind.WovenCotton, ClothTexture.Dotted),
                 Cloth("hay", "hay felt", "#d9b45a", ClothKind.Felt, ClothTexture.Plain),
             ],
-            Threads = [Thread("slate", "slate", "#4a5868"), Thread("rust", "rust", "#8c3f28"), Thread("ink", "ink blue", "#2c4560")],
+            Threads =
+            [
+                Thread("slate", "slate", "#4a5868"),
+                Thread("rust", "rust", "#8c3f28"),
+                Thread("ink", "ink blue", "#2c4560"),
+            ],
             Hooping = new Hooping
             {
                 Id = "h1",

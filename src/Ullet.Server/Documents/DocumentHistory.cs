@@ -181,7 +181,13 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
         }
     }
 
-    private async Task Append(ProjectRow row, long? parent, string label, Project project, CancellationToken cancellation)
+    private async Task Append(
+        ProjectRow row,
+        long? parent,
+        string label,
+        Project project,
+        CancellationToken cancellation
+    )
     {
         var revision = new RevisionRow
         {

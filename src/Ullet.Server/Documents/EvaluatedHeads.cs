@@ -9,7 +9,9 @@ public sealed class EvaluatedHeads(Evaluator evaluator)
 {
     private const int MostProjects = 24;
 
-    private readonly ConcurrentDictionary<string, (long Revision, Evaluated Value)> _heads = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, (long Revision, Evaluated Value)> _heads = new(
+        StringComparer.Ordinal
+    );
     private readonly ConcurrentDictionary<string, Evaluated> _previews = new(StringComparer.Ordinal);
 
     /// <summary>What the stations make of a head.</summary>

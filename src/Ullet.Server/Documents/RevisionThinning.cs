@@ -15,7 +15,12 @@ internal static class RevisionThinning
             .Revisions.AsNoTracking()
             .Where(r => r.ProjectId == projectId)
             .OrderByDescending(r => r.Id)
-            .Select(r => new { r.Id, r.ParentId, r.At })
+            .Select(r => new
+            {
+                r.Id,
+                r.ParentId,
+                r.At,
+            })
             .ToListAsync(cancellation);
         var keep = all.Take(kept).Select(r => r.Id).ToHashSet();
         keep.Add(head);

@@ -58,6 +58,8 @@ internal static class DeviceEndpoints
         {
             await request.Body.CopyToAsync(bytes, cancellation);
         }
-        return bytes.Length == 0 ? new Refusal("file-missing", "file", "The file that was sent is empty.") : bytes.ToArray();
+        return bytes.Length == 0
+            ? new Refusal("file-missing", "file", "The file that was sent is empty.")
+            : bytes.ToArray();
     }
 }

@@ -120,7 +120,9 @@ internal static class EditEndpoints
         CancellationToken cancellation
     )
     {
-        var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.DeletedAt == null, cancellation);
+        var row = await db
+            .Projects.AsNoTracking()
+            .FirstOrDefaultAsync(p => p.Id == id && p.DeletedAt == null, cancellation);
         if (row is null)
         {
             return Problems.Of(DocumentHistory.Unknown(id));

@@ -35,7 +35,12 @@ internal static class ExportEndpoints
     ) =>
         evaluations.File(
             id,
-            evaluated => (StitchListExport.Make(evaluated.Program), "text/plain; charset=utf-8", FileNames.StitchList(evaluated)),
+            evaluated =>
+                (
+                    StitchListExport.Make(evaluated.Program),
+                    "text/plain; charset=utf-8",
+                    FileNames.StitchList(evaluated)
+                ),
             cancellation
         );
 
@@ -105,7 +110,12 @@ internal static class ExportEndpoints
         string id,
         Evaluations evaluations,
         CancellationToken cancellation
-    ) => evaluations.File(id, evaluated => (Zip(evaluated), "application/zip", FileNames.Packet(evaluated)), cancellation);
+    ) =>
+        evaluations.File(
+            id,
+            evaluated => (Zip(evaluated), "application/zip", FileNames.Packet(evaluated)),
+            cancellation
+        );
 
     private static byte[] Zip(Evaluated evaluated)
     {
@@ -156,7 +166,11 @@ internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads)
 internal static class CutChoice
 {
     /// <summary>One element's shape, one cloth's sheet, or the only sheet there is.</summary>
-    internal static Result<(CutSheet Sheet, PlacedShape? Placed)> Find(Evaluated evaluated, string? cloth, string? element)
+    internal static Result<(CutSheet Sheet, PlacedShape? Placed)> Find(
+        Evaluated evaluated,
+        string? cloth,
+        string? element
+    )
     {
         if (evaluated.Sheets.IsEmpty)
         {
@@ -171,7 +185,11 @@ internal static class CutChoice
                     return (sheet, placed);
                 }
             }
-            return new Refusal("element-unknown", "element", $"There is no piece \"{element}\" to cut in this project.");
+            return new Refusal(
+                "element-unknown",
+                "element",
+                $"There is no piece \"{element}\" to cut in this project."
+            );
         }
         if (cloth is not null)
         {
@@ -185,7 +203,8 @@ internal static class CutChoice
                 "cloth-missing",
                 "cloth",
                 $"This project cuts {evaluated.Sheets.Length} cloths; say which: "
-                    + string.Join(", ", evaluated.Sheets.Select(sheet => sheet.Cloth.Id)) + "."
+                    + string.Join(", ", evaluated.Sheets.Select(sheet => sheet.Cloth.Id))
+                    + "."
             );
     }
 }

@@ -26,7 +26,10 @@ internal static class FileNames
         var box = evaluated.DesignBounds();
         var size = box.IsEmpty
             ? "empty"
-            : string.Create(CultureInfo.InvariantCulture, $"{Math.Ceiling(box.Width):0}x{Math.Ceiling(box.Height):0}mm");
+            : string.Create(
+                CultureInfo.InvariantCulture,
+                $"{Math.Ceiling(box.Width):0}x{Math.Ceiling(box.Height):0}mm"
+            );
         return $"{Slug(evaluated.Project.Title)} {size}";
     }
 

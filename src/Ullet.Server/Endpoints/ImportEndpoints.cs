@@ -34,7 +34,11 @@ internal static class ImportEndpoints
         if (!file.FileName.EndsWith(".ullet", StringComparison.OrdinalIgnoreCase))
         {
             return Problems.Of(
-                new Refusal("import-foreign", "file", $"\"{file.FileName}\" can't be opened; choose an Ullet project file (.ullet).")
+                new Refusal(
+                    "import-foreign",
+                    "file",
+                    $"\"{file.FileName}\" can't be opened; choose an Ullet project file (.ullet)."
+                )
             );
         }
         var read = ProjectFile.Read(bytes);

@@ -24,7 +24,9 @@ internal static class Problems
 
     /// <summary>The answer for a refusal: its code, its place, and its sentence as the detail.</summary>
     internal static ProblemHttpResult Of(Refusal refusal) =>
-        TypedResults.Problem(Details(refusal, Statuses.GetValueOrDefault(refusal.Code, StatusCodes.Status400BadRequest)));
+        TypedResults.Problem(
+            Details(refusal, Statuses.GetValueOrDefault(refusal.Code, StatusCodes.Status400BadRequest))
+        );
 
     internal static ProblemDetails Details(Refusal refusal, int status)
     {

@@ -67,12 +67,15 @@ internal static class ReferenceEndpoints
         Range(StitchRanges.RunLength, StitchDefaults.RunLength)
     );
 
-    private static readonly string Version =
-        typeof(ReferenceEndpoints).Assembly.GetCustomAttribute<AssemblyInformationalVersionAttribute>()!.InformationalVersion;
+    private static readonly string Version = typeof(ReferenceEndpoints)
+        .Assembly.GetCustomAttribute<AssemblyInformationalVersionAttribute>()!
+        .InformationalVersion;
 
     internal static void Map(IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/health", () => TypedResults.Ok(new Health("ok", Version))).WithTags("Reference").WithName("health");
+        app.MapGet("/api/health", () => TypedResults.Ok(new Health("ok", Version)))
+            .WithTags("Reference")
+            .WithName("health");
         app.MapGet("/api/catalogue", () => TypedResults.Ok(Offered)).WithTags("Reference").WithName("catalogue");
         app.MapPost("/api/lengths", ReadLength).WithTags("Reference").WithName("readLength");
     }
@@ -83,5 +86,6 @@ internal static class ReferenceEndpoints
         return read.IsOk ? TypedResults.Ok(new LengthAnswer(read.Value)) : Problems.Of(read.Refusal!);
     }
 
-    private static NumberRange Range((double Least, double Most) range, double usual) => new(range.Least, range.Most, usual);
+    private static NumberRange Range((double Least, double Most) range, double usual) =>
+        new(range.Least, range.Most, usual);
 }

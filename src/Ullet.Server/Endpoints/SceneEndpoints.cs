@@ -36,7 +36,9 @@ internal static class SceneEndpoints
         }
         if (rev is { } wanted && wanted != head.Revision)
         {
-            return Problems.Of(new Refusal("head-stale", head.Revision.ToString(), "That revision is not current any more."));
+            return Problems.Of(
+                new Refusal("head-stale", head.Revision.ToString(), "That revision is not current any more.")
+            );
         }
         var around = await history.Around(id, head.Revision, cancellation);
         return TypedResults.Ok(scenes.Build(head, heads.Of(head, cancellation), around));
@@ -60,7 +62,11 @@ internal static class SceneEndpoints
         if (bytes is null)
         {
             return Problems.Of(
-                new Refusal("stitches-outdated", "key", "These stitches are not current any more; read the scene again.")
+                new Refusal(
+                    "stitches-outdated",
+                    "key",
+                    "These stitches are not current any more; read the scene again."
+                )
             );
         }
         http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";

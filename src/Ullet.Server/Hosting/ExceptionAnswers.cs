@@ -7,7 +7,11 @@ namespace Ullet.Server.Hosting;
 /// <summary>Turns what the framework throws into problem details with a code; never a stack trace.</summary>
 internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExceptionHandler
 {
-    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    public async ValueTask<bool> TryHandleAsync(
+        HttpContext httpContext,
+        Exception exception,
+        CancellationToken cancellationToken
+    )
     {
         if (exception is OperationCanceledException && httpContext.RequestAborted.IsCancellationRequested)
         {
@@ -16,7 +20,11 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         var (refusal, status) = exception switch
         {
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => (
-                new Refusal("too-large", "file", $"That file is larger than the {Safety.LargestRequest / 1e6:0} MB that are taken."),
+                new Refusal(
+                    "too-large",
+                    "file",
+                    $"That file is larger than the {Safety.LargestRequest / 1e6:0} MB that are taken."
+                ),
                 StatusCodes.Status413PayloadTooLarge
             ),
             BadHttpRequestException bad => (Unreadable(bad), bad.StatusCode),
@@ -35,7 +43,12 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         };
         if (status == StatusCodes.Status500InternalServerError)
         {
-            log.LogError(exception, "Unhandled in {Method} {Path}", httpContext.Request.Method, httpContext.Request.Path);
+            log.LogError(
+                exception,
+                "Unhandled in {Method} {Path}",
+                httpContext.Request.Method,
+                httpContext.Request.Path
+            );
         }
         await Safety.Refuse(httpContext, refusal, status);
         return true;
@@ -43,7 +56,8 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
 
     /// <summary>The reader's message without the names of our own types.</summary>
     private static string Plain(string message) =>
-        message.StartsWith("The JSON value could not be converted", StringComparison.Ordinal) ? "a value has the wrong kind"
+        message.StartsWith("The JSON value could not be converted", StringComparison.Ordinal)
+            ? "a value has the wrong kind"
         : message.Contains("missing required properties", StringComparison.Ordinal)
             ? "a value is missing: " + message[(message.LastIndexOf(':') + 1)..].Trim().TrimEnd('.')
         : message.Split(" Path:")[0].TrimEnd('.');

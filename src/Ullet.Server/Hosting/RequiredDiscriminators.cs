@@ -6,9 +6,15 @@ namespace Ullet.Server.Hosting;
 /// <summary>Marks the property that tells a union's members apart as required, so that generated clients can narrow by it.</summary>
 internal static class RequiredDiscriminators
 {
-    internal static Task Transform(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellation)
+    internal static Task Transform(
+        OpenApiSchema schema,
+        OpenApiSchemaTransformerContext context,
+        CancellationToken cancellation
+    )
     {
-        foreach (var (name, property) in schema.Properties ?? new Dictionary<string, IOpenApiSchema>(StringComparer.Ordinal))
+        foreach (
+            var (name, property) in schema.Properties ?? new Dictionary<string, IOpenApiSchema>(StringComparer.Ordinal)
+        )
         {
             if (property.Enum is { Count: 1 })
             {

@@ -14,7 +14,10 @@ internal static class WebApp
             {
                 FileProvider = files,
                 OnPrepareResponse = context =>
-                    context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal)
+                    context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments(
+                        "/assets",
+                        StringComparison.Ordinal
+                    )
                         ? "public, max-age=31536000, immutable"
                         : "no-cache",
             }
@@ -25,15 +28,16 @@ internal static class WebApp
     internal static void MapPage(WebApplication app, string folder)
     {
         app.MapFallback(
-            "{*path:nonfile}",
-            async http =>
-            {
-                var nonce = (string)http.Items[Safety.NonceItem]!;
-                var page = await File.ReadAllTextAsync(Path.Combine(folder, "index.html"), http.RequestAborted);
-                http.Response.ContentType = "text/html; charset=utf-8";
-                http.Response.Headers.CacheControl = "no-store";
-                await http.Response.WriteAsync(page.Replace("__NONCE__", nonce), http.RequestAborted);
-            }
-        ).ExcludeFromDescription();
+                "{*path:nonfile}",
+                async http =>
+                {
+                    var nonce = (string)http.Items[Safety.NonceItem]!;
+                    var page = await File.ReadAllTextAsync(Path.Combine(folder, "index.html"), http.RequestAborted);
+                    http.Response.ContentType = "text/html; charset=utf-8";
+                    http.Response.Headers.CacheControl = "no-store";
+                    await http.Response.WriteAsync(page.Replace("__NONCE__", nonce), http.RequestAborted);
+                }
+            )
+            .ExcludeFromDescription();
     }
 }

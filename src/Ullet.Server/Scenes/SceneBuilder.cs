@@ -86,10 +86,9 @@ public sealed class SceneBuilder(Evaluator evaluator)
     private static ImmutableArray<StepDto> Steps(Evaluated evaluated)
     {
         var seconds = StepTimes.Of(evaluated.Program);
-        var threads = evaluated.RunSheet.Steps.OfType<Core.RunSheets.StitchStep>().ToDictionary(
-            step => step.Key,
-            step => step.Stage.ThreadId
-        );
+        var threads = evaluated
+            .RunSheet.Steps.OfType<Core.RunSheets.StitchStep>()
+            .ToDictionary(step => step.Key, step => step.Stage.ThreadId);
         return
         [
             .. evaluated.Program.Steps.Select(
@@ -172,5 +171,6 @@ public sealed class SceneBuilder(Evaluator evaluator)
             ]
         );
 
-    private static SizeDto? Size(Box box) => box.IsEmpty ? null : new SizeDto(box.MinX, box.MinY, box.Width, box.Height);
+    private static SizeDto? Size(Box box) =>
+        box.IsEmpty ? null : new SizeDto(box.MinX, box.MinY, box.Width, box.Height);
 }

@@ -62,13 +62,19 @@ internal sealed class CoverRaster
             (numbers.Width * (1 - numbers.InsideShare)) + numbers.Compensation,
             (numbers.Width * numbers.InsideShare) + numbers.Compensation
         );
-        var edges = region.Rings.SelectMany(ring => ring.Points.Select((p, i) => (A: p, B: ring.Points[(i + 1) % ring.Points.Length]))).ToList();
+        var edges = region
+            .Rings.SelectMany(ring =>
+                ring.Points.Select((p, i) => (A: p, B: ring.Points[(i + 1) % ring.Points.Length]))
+            )
+            .ToList();
         var (band, covered) = (0, 0);
         for (var i = 0; i < _thread.GetLength(0); i++)
         {
             // Even-odd along the column, and only edges near it, keep the plain search bearable.
             var x = Place(i, 0).X;
-            var near = edges.Where(e => Math.Min(e.A.X, e.B.X) - Reach <= x && Math.Max(e.A.X, e.B.X) + Reach >= x).ToList();
+            var near = edges
+                .Where(e => Math.Min(e.A.X, e.B.X) - Reach <= x && Math.Max(e.A.X, e.B.X) + Reach >= x)
+                .ToList();
             var crossings = near.Where(e => (e.A.X > x) != (e.B.X > x))
                 .Select(e => e.A.Y + ((x - e.A.X) / (e.B.X - e.A.X) * (e.B.Y - e.A.Y)))
                 .Order()

@@ -111,10 +111,16 @@ public sealed class SatinCoverTests
             var stitches = SatinCover.Make([region], numbers, TestContext.Current.CancellationToken);
             foreach (var run in stitches.Runs)
             {
-                Assert.All(run.Points, p => Assert.True(double.IsFinite(p.X) && double.IsFinite(p.Y), $"seed {seed}, case {i}"));
+                Assert.All(
+                    run.Points,
+                    p => Assert.True(double.IsFinite(p.X) && double.IsFinite(p.Y), $"seed {seed}, case {i}")
+                );
                 for (var k = 1; k < run.Points.Length; k++)
                 {
-                    Assert.True(run.Points[k].DistanceTo(run.Points[k - 1]) > 0, $"seed {seed}, case {i}: empty stitch");
+                    Assert.True(
+                        run.Points[k].DistanceTo(run.Points[k - 1]) > 0,
+                        $"seed {seed}, case {i}: empty stitch"
+                    );
                 }
             }
         }

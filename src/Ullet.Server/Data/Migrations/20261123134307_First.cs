@@ -17,12 +17,13 @@ namespace Ullet.Server.Data.Migrations
                     Sha256 = table.Column<string>(type: "TEXT", maxLength: 64, nullable: false),
                     Kind = table.Column<string>(type: "TEXT", nullable: false),
                     Bytes = table.Column<byte[]>(type: "BLOB", nullable: false),
-                    CreatedAt = table.Column<long>(type: "INTEGER", nullable: false)
+                    CreatedAt = table.Column<long>(type: "INTEGER", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_Assets", x => x.Sha256);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "Projects",
@@ -33,24 +34,24 @@ namespace Ullet.Server.Data.Migrations
                     HeadId = table.Column<long>(type: "INTEGER", nullable: false),
                     CreatedAt = table.Column<long>(type: "INTEGER", nullable: false),
                     UpdatedAt = table.Column<long>(type: "INTEGER", nullable: false),
-                    DeletedAt = table.Column<long>(type: "INTEGER", nullable: true)
+                    DeletedAt = table.Column<long>(type: "INTEGER", nullable: true),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_Projects", x => x.Id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "Revisions",
                 columns: table => new
                 {
-                    Id = table.Column<long>(type: "INTEGER", nullable: false)
-                        .Annotation("Sqlite:Autoincrement", true),
+                    Id = table.Column<long>(type: "INTEGER", nullable: false).Annotation("Sqlite:Autoincrement", true),
                     ProjectId = table.Column<string>(type: "TEXT", nullable: false),
                     ParentId = table.Column<long>(type: "INTEGER", nullable: true),
                     Label = table.Column<string>(type: "TEXT", nullable: false),
                     At = table.Column<long>(type: "INTEGER", nullable: false),
-                    Snapshot = table.Column<byte[]>(type: "BLOB", nullable: false)
+                    Snapshot = table.Column<byte[]>(type: "BLOB", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -60,26 +61,26 @@ namespace Ullet.Server.Data.Migrations
                         column: x => x.ProjectId,
                         principalTable: "Projects",
                         principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateIndex(
                 name: "IX_Revisions_ProjectId_ParentId",
                 table: "Revisions",
-                columns: new[] { "ProjectId", "ParentId" });
+                columns: new[] { "ProjectId", "ParentId" }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "Assets");
+            migrationBuilder.DropTable(name: "Assets");
 
-            migrationBuilder.DropTable(
-                name: "Revisions");
+            migrationBuilder.DropTable(name: "Revisions");
 
-            migrationBuilder.DropTable(
-                name: "Projects");
+            migrationBuilder.DropTable(name: "Projects");
         }
     }
 }

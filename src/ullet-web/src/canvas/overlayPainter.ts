@@ -29,7 +29,7 @@ export function paintStageLines(
   ctx.stroke(cut);
   if (!stages.placement.off) {
     ctx.strokeStyle = "#ffffff";
-    ctx.lineWidth = 2.6 * px;
+    ctx.lineWidth = 2.8 * px;
     ctx.stroke(new Path2D(element.outlinePath));
     ctx.setLineDash([10 * px, 5 * px]);
     ctx.strokeStyle = INDIGO;
@@ -37,13 +37,13 @@ export function paintStageLines(
     ctx.stroke(new Path2D(element.outlinePath));
   }
   if (!stages.tackDown.off) {
-    ctx.setLineDash([0, 5 * px]);
+    ctx.setLineDash([0, 6 * px]);
     ctx.lineCap = "round";
     ctx.strokeStyle = "#ffffff";
-    ctx.lineWidth = 3.6 * px;
+    ctx.lineWidth = 3 * px;
     ctx.stroke(new Path2D(element.tackPath));
     ctx.strokeStyle = "#1d2a3a";
-    ctx.lineWidth = 2.4 * px;
+    ctx.lineWidth = 2 * px;
     ctx.stroke(new Path2D(element.tackPath));
   }
   ctx.setLineDash([]);
@@ -53,11 +53,11 @@ function hatch(ctx: CanvasRenderingContext2D, element: Element, px: number) {
   ctx.save();
   ctx.clip(new Path2D(element.bandPath), "evenodd");
   const box = element.stitched ?? element.outline;
-  ctx.strokeStyle = "rgb(255 255 255 / 0.5)";
+  ctx.strokeStyle = "rgb(255 255 255 / 0.32)";
   ctx.lineWidth = 1.2 * px;
   ctx.beginPath();
   const reach = box.height + 10;
-  for (let x = box.x - reach; x < box.x + box.width + 10; x += 7 * px) {
+  for (let x = box.x - reach; x < box.x + box.width + 10; x += 9 * px) {
     ctx.moveTo(x, box.y - 5);
     ctx.lineTo(x + reach, box.y - 5 + reach);
   }

@@ -9,23 +9,23 @@ interface ThreadPaths {
   gaps: Path2D;
 }
 
-const paths = new WeakMap<Float32Array, ThreadPaths>();
+/** Strokes painted in one go; what is sewn later is painted later, and lies on top. */
+const CHUNK_POINTS = 300;
+
+const paths = new WeakMap<Float32Array, ThreadPaths[]>();
 
 /** Draws needle points as thread: a dark edge, the body, the shadow between strokes and a lit middle. In mm. */
 export function drawThread(ctx: CanvasRenderingContext2D, points: Float32Array, colour: string) {
-  const path = pathsOf(points);
-  ctx.lineCap = "round";
   ctx.lineJoin = "round";
-  stroke(ctx, path.whole, shaded(colour, -0.34), WIDTH);
-  stroke(ctx, path.whole, colour, WIDTH * 0.82);
-  ctx.lineCap = "butt";
-  stroke(ctx, path.gaps, shaded(colour, -0.3), 0.06);
-  stroke(ctx, path.sheen, shaded(colour, 0.42), 0.1);
-}
-
-/** Draws needle points as one plain line, for drawings that move. */
-export function drawPlainThread(ctx: CanvasRenderingContext2D, points: Float32Array, colour: string) {
-  stroke(ctx, pathsOf(points).whole, colour, WIDTH);
+  const [edge, gap, light] = [shaded(colour, -0.34), shaded(colour, -0.28), shaded(colour, 0.2)];
+  for (const path of pathsOf(points)) {
+    ctx.lineCap = "round";
+    stroke(ctx, path.whole, edge, WIDTH);
+    stroke(ctx, path.whole, colour, WIDTH * 0.82);
+    ctx.lineCap = "butt";
+    stroke(ctx, path.gaps, gap, 0.06);
+    stroke(ctx, path.sheen, light, 0.14);
+  }
 }
 
 function stroke(ctx: CanvasRenderingContext2D, path: Path2D, colour: string, width: number) {
@@ -34,32 +34,34 @@ function stroke(ctx: CanvasRenderingContext2D, path: Path2D, colour: string, wid
   ctx.stroke(path);
 }
 
-function pathsOf(points: Float32Array): ThreadPaths {
+function pathsOf(points: Float32Array): ThreadPaths[] {
   let made = paths.get(points);
   if (!made) {
-    made = { whole: new Path2D(), sheen: new Path2D(), gaps: new Path2D() };
-    build(points, made);
+    made = build(points);
     paths.set(points, made);
   }
   return made;
 }
 
-function build(points: Float32Array, path: ThreadPaths) {
-  let fresh = true;
+function build(points: Float32Array): ThreadPaths[] {
+  const chunks: ThreadPaths[] = [];
+  let path: ThreadPaths | null = null;
+  let [lastX, lastY] = [NaN, NaN];
   for (let i = 0; i + 1 < points.length; i += 2) {
     const [x, y] = [points[i] ?? NaN, points[i + 1] ?? NaN];
-    if (Number.isNaN(x)) {
-      fresh = true;
-      continue;
+    if (!path || i % (CHUNK_POINTS * 2) === 0) {
+      path = { whole: new Path2D(), sheen: new Path2D(), gaps: new Path2D() };
+      chunks.push(path);
+      if (!Number.isNaN(lastX)) path.whole.moveTo(lastX, lastY);
     }
-    if (fresh) {
-      path.whole.moveTo(x, y);
-      fresh = false;
-      continue;
+    if (!Number.isNaN(x) && Number.isNaN(lastX)) path.whole.moveTo(x, y);
+    else if (!Number.isNaN(x)) {
+      path.whole.lineTo(x, y);
+      light(path, lastX, lastY, x, y);
     }
-    path.whole.lineTo(x, y);
-    light(path, points[i - 2] ?? x, points[i - 1] ?? y, x, y);
+    [lastX, lastY] = [x, y];
   }
+  return chunks;
 }
 
 /** The lit middle of one stroke, and the shadow along its side. */
@@ -68,7 +70,10 @@ function light(path: ThreadPaths, x0: number, y0: number, x1: number, y1: number
   const length = Math.hypot(dx, dy);
   if (length < 0.5) return;
   const [sx, sy] = [(-dy / length) * 0.05, (dx / length) * 0.05];
-  const [from, to] = length > 1.6 ? [0.34, 0.62] : [0.2, 0.75];
+  // Each stroke catches the light a little elsewhere, the same each time it is drawn.
+  const stray = Math.abs(Math.sin(x0 * 12.9898 + y0 * 78.233) * 43758.5453) % 1;
+  const from = length > 1.6 ? 0.26 + stray * 0.14 : 0.2;
+  const to = length > 1.6 ? from + 0.26 + ((stray * 7) % 1) * 0.14 : 0.75;
   path.sheen.moveTo(x0 + dx * from - sx, y0 + dy * from - sy);
   path.sheen.lineTo(x0 + dx * to - sx, y0 + dy * to - sy);
   path.gaps.moveTo(x0 + sx * 3, y0 + sy * 3);

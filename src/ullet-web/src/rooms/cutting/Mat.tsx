@@ -4,6 +4,7 @@ import type { Cloth, Sheet } from "../../api/client";
 export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
   const right = Math.max(sheet.matWidth, ...sheet.shapes.map((shape) => shape.box.x + shape.box.width));
   const bottom = Math.max(sheet.matHeight, ...sheet.shapes.map((shape) => shape.box.y + shape.box.height));
+  const letters = Math.max(right, bottom) / 40;
   const words = sheet.shapes.map(
     (shape) => `${shape.name} ${shape.box.width.toFixed(1)} by ${shape.box.height.toFixed(1)} mm`,
   );
@@ -44,12 +45,16 @@ export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
             />
             <text
               x={shape.box.x + shape.box.width / 2}
-              y={shape.box.y + shape.box.height / 2}
+              y={
+                shape.box.width < letters * 6
+                  ? shape.box.y + shape.box.height + letters
+                  : shape.box.y + shape.box.height / 2
+              }
               textAnchor="middle"
-              fontSize={Math.min(7, Math.max(4, shape.box.width / 8))}
+              fontSize={letters}
               fill="#1d2a3a"
               stroke="#ffffff"
-              strokeWidth="1.6"
+              strokeWidth={letters / 6}
               paintOrder="stroke"
             >
               {shape.name}

@@ -29,11 +29,15 @@ export class FilmPainter {
     const ctx = this.canvas.getContext("2d");
     if (!ctx) return;
     const now = this.rehearsal.steps[at.step];
-    // What hands lay shows while the card asks for it, so that it can be compared.
-    const done = now?.kind === "hand" ? at.step + 1 : at.step;
     ctx.setTransform(1, 0, 0, 1, 0, 0);
     ctx.clearRect(0, 0, this.canvas.width, this.canvas.height);
-    ctx.drawImage(this.upTo(done), 0, 0);
+    ctx.drawImage(this.upTo(at.step), 0, 0);
+    if (now?.kind === "hand") {
+      // What is to be laid shows through while the card asks for it, so that it can be held against the line.
+      ctx.globalAlpha = at.step === 0 ? 1 : 0.72;
+      this.layers(ctx, now, at.step, at.step);
+      ctx.globalAlpha = 1;
+    }
     if (now?.kind === "stitch" && at.share > 0) {
       const all = this.pointsOf(now);
       const end = Math.floor((all.length / 2) * at.share) * 2;

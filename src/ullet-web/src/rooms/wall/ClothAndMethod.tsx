@@ -1,11 +1,12 @@
+import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
+import { IconButton } from "../../parts/IconButton";
 import { ClothSwatch } from "../../parts/Swatch";
 import { ClothPanel } from "./ClothPanel";
-import type { ElementProps } from "./ElementCard";
+import type { ElementProps } from "./elementProps";
 
 /** Which cloth, and how it is applied. */
 export function ClothAndMethod({ projectId, scene, element }: ElementProps) {
@@ -24,12 +25,12 @@ export function ClothAndMethod({ projectId, scene, element }: ElementProps) {
           options={scene.cloths.map((known) => ({ value: known.id, label: known.name }))}
           onChosen={(clothId) => void edits.edit({ edit: "setPieceCloth", elementId: element.id, clothId })}
         />
-        <Button className="px-2!" onClick={() => setAsking("change")}>
-          Change
-        </Button>
-        <Button className="px-2!" onClick={() => setAsking("new")}>
-          New
-        </Button>
+        <IconButton label="Change this cloth" side="left" onClick={() => setAsking("change")}>
+          <Pencil size={16} aria-hidden />
+        </IconButton>
+        <IconButton label="New cloth" side="left" onClick={() => setAsking("new")}>
+          <Plus size={18} aria-hidden />
+        </IconButton>
       </div>
       <div
         role="radiogroup"

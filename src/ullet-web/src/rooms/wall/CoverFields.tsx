@@ -4,7 +4,7 @@ import { useCatalogue } from "../../api/queries";
 import type { CoverSettings, Edit } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { SlideField } from "../../parts/SlideField";
-import type { ElementProps } from "./ElementCard";
+import type { ElementProps } from "./elementProps";
 
 /** Width, spacing and inside share of the cover, drawn while they slide. */
 export function CoverFields({ projectId, element }: ElementProps) {

@@ -1,7 +1,7 @@
 import { Download } from "lucide-react";
 import { buttonClass } from "../../parts/Button";
 import { inches, sizeText } from "../../state/lengths";
-import type { ElementProps } from "./ElementCard";
+import type { ElementProps } from "./elementProps";
 
 /** What is cut for this piece, at which size. */
 export function CutFacts({ projectId, scene, element }: ElementProps) {

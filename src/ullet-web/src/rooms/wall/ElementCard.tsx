@@ -1,6 +1,5 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useEdits } from "../../api/edits";
-import type { Element, Scene } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { Section } from "../../parts/Section";
 import { TextField } from "../../parts/TextField";
@@ -11,13 +10,8 @@ import { CutFacts } from "./CutFacts";
 import { ShapeFields } from "./ShapeFields";
 import { SizeAndPlace } from "./SizeAndPlace";
 import { StageFields } from "./StageFields";
+import type { ElementProps } from "./elementProps";
 import { wallEvents } from "./wallEvents";
-
-export interface ElementProps {
-  projectId: string;
-  scene: Scene;
-  element: Element;
-}
 
 /** The card of one selected piece. */
 export function ElementCard({ projectId, scene, element }: ElementProps) {

@@ -28,17 +28,19 @@ export function ProjectCard({ projectId, scene }: Props) {
       <Section title="Whole design">
         <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
           <dt className="text-muted">Sewing field</dt>
-          <dd className="text-right">{sizeText(hooping.fieldWidth, hooping.fieldHeight, scene.unit)}</dd>
-          <dt className="text-muted">Design with its covers</dt>
-          <dd className="text-right">
+          <dd className="text-right whitespace-nowrap">
+            {sizeText(hooping.fieldWidth, hooping.fieldHeight, scene.unit)}
+          </dd>
+          <dt className="text-muted">With its covers</dt>
+          <dd className="text-right whitespace-nowrap">
             {design ? sizeText(design.width, design.height, scene.unit) : "nothing yet"}
           </dd>
           <dt className="text-muted">Stitches</dt>
-          <dd className="text-right">{scene.stitchCount.toLocaleString("en-GB")}</dd>
+          <dd className="text-right whitespace-nowrap">{scene.stitchCount.toLocaleString("en-GB")}</dd>
           <dt className="text-muted">Stops</dt>
-          <dd className="text-right">{scene.stopCount}</dd>
+          <dd className="text-right whitespace-nowrap">{scene.stopCount}</dd>
           <dt className="text-muted">Time, hands included</dt>
-          <dd className="text-right">{duration(scene.seconds)}</dd>
+          <dd className="text-right whitespace-nowrap">{duration(scene.seconds)}</dd>
         </dl>
       </Section>
       <Section title="Cloths" brief={`${scene.cloths.length}`}>

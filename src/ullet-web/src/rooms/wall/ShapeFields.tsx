@@ -4,7 +4,7 @@ import type { ShapeSource } from "../../api/client";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { NumberField } from "../../parts/NumberField";
-import type { ElementProps } from "./ElementCard";
+import type { ElementProps } from "./elementProps";
 
 /** The generator and its numbers, and the hole. */
 export function ShapeFields({ projectId, scene, element }: ElementProps) {

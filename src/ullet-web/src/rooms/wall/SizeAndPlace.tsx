@@ -4,7 +4,7 @@ import type { Edit } from "../../api/client";
 import { LengthField } from "../../parts/LengthField";
 import { NumberField } from "../../parts/NumberField";
 import { sizeText } from "../../state/lengths";
-import type { ElementProps } from "./ElementCard";
+import type { ElementProps } from "./elementProps";
 import { useProportions } from "./proportions";
 
 type Place = Partial<Omit<Extract<Edit, { edit: "placeElement" }>, "edit" | "elementId">>;

@@ -3,7 +3,7 @@ import type { Edit, StageRole } from "../../api/client";
 import { Choice } from "../../parts/Choice";
 import { ThreadSwatch } from "../../parts/Swatch";
 import { duration } from "../../state/lengths";
-import type { ElementProps } from "./ElementCard";
+import type { ElementProps } from "./elementProps";
 
 const STAGES: {
   role: StageRole;

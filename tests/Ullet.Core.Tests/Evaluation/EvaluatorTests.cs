@@ -1,0 +1,100 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Core.Tests.Samples;
+
+namespace Ullet.Core.Tests.Evaluation;
+
+public sealed class EvaluatorTests
+{
+    [Fact]
+    public void Evaluate_AgainWithoutAChange_ComputesNothing()
+    {
+        var cache = new StationCache();
+        var evaluator = new Evaluator(cache);
+        var project = TenPieces();
+        evaluator.Evaluate(project);
+        var before = cache.Computed;
+        evaluator.Evaluate(project);
+        Assert.Equal(before, cache.Computed);
+    }
+
+    [Fact]
+    public void Evaluate_AfterOnePieceMoved_ComputesThatPieceOnly()
+    {
+        var cache = new StationCache();
+        var evaluator = new Evaluator(cache);
+        var project = TenPieces();
+        evaluator.Evaluate(project);
+        var before = cache.Computed;
+        var moved = new MoveElements
+        {
+            ElementIds = ["e4"],
+            X = 2,
+            Y = 1,
+        };
+        evaluator.Evaluate(SampleProject.Apply(project, moved));
+        // Outline, cut shape, two areas of cloth, three stages, and the program.
+        Assert.Equal(8, cache.Computed - before);
+    }
+
+    [Fact]
+    public void Cache_OverItsCapacity_LetsTheLongestUnusedGo()
+    {
+        var cache = new StationCache(4);
+        var station = new Doubling();
+        for (var i = 0; i < 4; i++)
+        {
+            cache.Get(station, i);
+        }
+        cache.Get(station, 0);
+        cache.Get(station, 9);
+        var before = cache.Computed;
+        cache.Get(station, 0);
+        Assert.Equal(before, cache.Computed);
+        cache.Get(station, 1);
+        Assert.Equal(before + 1, cache.Computed);
+    }
+
+    [Fact]
+    public void Summary_TellsWhatStandsWhere()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new HeartShape(), 60, 50),
+            new MoveElements
+            {
+                ElementIds = ["e1"],
+                X = 12,
+                Y = -8,
+            }
+        );
+        var words = DrawingSummary.Of(SampleProject.Evaluate(project));
+        Assert.Contains("Heart: beet cotton, 60 by 50 mm, 12 mm right of and 8 mm above the middle", words, StringComparison.Ordinal);
+    }
+
+    private static Project TenPieces()
+    {
+        var project = SampleProject.Empty();
+        for (var i = 0; i < 10; i++)
+        {
+            project = SampleProject.Apply(
+                project,
+                SampleProject.Add(new LeafShape(), 14, 20) with
+                {
+                    Box = new ElementBox((i % 5 * 24) - 48, (i / 5 * 40) - 20, 14, 20, i * 7),
+                }
+            );
+        }
+        return project;
+    }
+
+    private sealed class Doubling : IStation<int, object>
+    {
+        public int Version => 1;
+
+        public ContentHash Key(int input) => ContentHash.Of(input, "double");
+
+        public object Compute(int input, CancellationToken cancellation) => input * 2;
+    }
+}

@@ -1,0 +1,101 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using Ullet.Core.Edits;
+using Ullet.Core.Projects;
+using Ullet.Core.Tests.Samples;
+
+namespace Ullet.Core.Tests.Projects;
+
+public sealed class ProjectJsonTests
+{
+    [Fact]
+    public void Read_OfWhatWasWritten_GivesTheSameDocument()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new StarShape(6, 0.4)),
+            new SetHole { ElementId = "e1", Hole = new PieceHole(new HeartShape(), 1, 2, 8, 9) },
+            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = 4, ThreadId = "line" } },
+            new NoteStep { StepKey = "e1.lay.0", Note = "dots up" },
+            new MirrorCloth { ClothId = "beet", Mirrored = true }
+        );
+        var written = ProjectJson.Write(project);
+        var read = ProjectJson.Read(written).Value;
+        Assert.Equal(Encoding.UTF8.GetString(written), Encoding.UTF8.GetString(ProjectJson.Write(read)));
+        Assert.Equal(4, ((Piece)read.Elements[0]).Stages.Cover.Width);
+        Assert.Equal("dots up", read.RunSheet.Of(new StepKey("e1", "lay", 0))?.Note);
+    }
+
+    [Fact]
+    public void Read_OfTheGoldenFileOfSchema1_StillWorks()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-1.json"));
+        var project = ProjectJson.Read(golden).Value;
+        Assert.Equal("Bean row marker", project.Title);
+        var piece = Assert.IsType<Piece>(Assert.Single(project.Elements));
+        Assert.Equal(new RectangleShape(3), piece.Shape);
+        Assert.Equal(Method.CutBeforehand, piece.Method);
+        Assert.Equal(2.5, piece.Stages.Cover.Width);
+    }
+
+    [Fact]
+    public void Read_OfANewerSchema_RefusesWithASentence()
+    {
+        var refusal = ProjectJson.Read(Changed(json => json["schemaVersion"] = 99)).Refusal;
+        Assert.Equal("project-newer", refusal?.Code);
+    }
+
+    [Fact]
+    public void Read_OfAnOlderSchema_GoesThroughEveryUpgrade()
+    {
+        var upgrades = new SchemaUpgrades(
+            3,
+            [
+                new SchemaUpgrade(2, json => With(json, "title", (string)json["title"]! + " third")),
+                new SchemaUpgrade(1, json => With(json, "title", "second,")),
+            ]
+        );
+        var read = ProjectJson.Read(ProjectJson.Write(SampleProject.Empty()), upgrades);
+        Assert.Equal("second, third", read.Value.Title);
+        Assert.Equal(3, read.Value.SchemaVersion);
+    }
+
+    public static TheoryData<string, string> Broken =>
+        new()
+        {
+            { "not json", "{" },
+            { "a list", "[]" },
+            { "no version", "{\"title\":\"x\"}" },
+            { "a missing part", "{\"schemaVersion\":1,\"title\":\"x\"}" },
+            { "a null title", Text(json => json["title"] = null) },
+            { "an unknown cloth", Text(json => json["elements"]![0]!["clothId"] = "silk") },
+            { "an unknown ground", Text(json => json["hooping"]!["groundClothId"] = "silk") },
+            { "an unknown thread", Text(json => json["hooping"]!["coverThreadId"] = "gold") },
+            { "an absurd size", Text(json => json["elements"]![0]!["box"]!["width"] = 1e9) },
+            { "an unknown kind", Text(json => json["elements"]![0]!["kind"] = "balloon") },
+            { "a number as text", Text(json => json["elements"]![0]!["box"]!["width"] = "60") },
+        };
+
+    [Theory]
+    [MemberData(nameof(Broken))]
+    public void Read_OfABrokenDocument_RefusesWithASentence(string what, string json)
+    {
+        var refusal = ProjectJson.Read(Encoding.UTF8.GetBytes(json)).Refusal;
+        Assert.True(refusal?.Code == "project-broken", what);
+        Assert.StartsWith("This project can't be read", refusal!.Words, StringComparison.Ordinal);
+    }
+
+    private static JsonObject With(JsonObject json, string name, string value)
+    {
+        json[name] = value;
+        return json;
+    }
+
+    private static string Text(Action<JsonObject> change) => Encoding.UTF8.GetString(Changed(change));
+
+    private static byte[] Changed(Action<JsonObject> change)
+    {
+        var json = (JsonObject)JsonNode.Parse(ProjectJson.Write(SampleProject.With(new HeartShape())))!;
+        change(json);
+        return Encoding.UTF8.GetBytes(json.ToJsonString());
+    }
+}
