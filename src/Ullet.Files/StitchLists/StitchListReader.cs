@@ -85,8 +85,8 @@ public sealed class StitchListReader
             }
         }
         var last = number;
-        var title = Header("title").Word("the title");
-        var hooping = Header("hooping").Word("the hooping");
+        var title = Only("title");
+        var hooping = Only("hooping");
         Header("units").Expect("mm");
         var axes = Header("axes");
         axes.Expect("x-right");
@@ -143,6 +143,15 @@ public sealed class StitchListReader
         }
         line.Expect(word);
         return line;
+    }
+
+    /// <summary>The one word of a line that has a name and a word.</summary>
+    private string Only(string name)
+    {
+        var line = Header(name);
+        var word = line.Word($"the {name}");
+        line.End();
+        return word;
     }
 
     private bool NextIs(string word) => _lines.TryPeek(out var line) && line.Starts(word);
@@ -227,9 +236,9 @@ public sealed class StitchListReader
         line.Expect("hoop");
         var hoopOff = line.OneOf(HoopWords, "hoop word");
         line.End();
-        var text = Header("text").Word("the text");
-        var warning = NextIs("warning") ? Header("warning").Word("the warning") : null;
-        var note = NextIs("note") ? Header("note").Word("the note") : null;
+        var text = Only("text");
+        var warning = NextIs("warning") ? Only("warning") : null;
+        var note = NextIs("note") ? Only("note") : null;
         var changes = ImmutableArray.CreateBuilder<LayerChange>();
         while (NextIs("lay") || NextIs("cut-back"))
         {

@@ -12,7 +12,9 @@ public sealed class EvaluatedHeads(Evaluator evaluator)
     private readonly ConcurrentDictionary<string, (long Revision, Evaluated Value)> _heads = new(
         StringComparer.Ordinal
     );
-    private readonly ConcurrentDictionary<string, Evaluated> _previews = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, (long Revision, Evaluated Value)> _previews = new(
+        StringComparer.Ordinal
+    );
 
     /// <summary>What the stations make of a head.</summary>
     public Evaluated Of(Head head, CancellationToken cancellation)
@@ -27,21 +29,22 @@ public sealed class EvaluatedHeads(Evaluator evaluator)
             _heads.Clear();
         }
         _heads[head.Row.Id] = (head.Revision, value);
-        _previews.TryRemove(head.Row.Id, out _);
         return value;
     }
 
     /// <summary>Evaluates a document that is not saved; its steps can be fetched until the next preview or edit.</summary>
-    public Evaluated Preview(string projectId, Project project, CancellationToken cancellation)
+    public Evaluated Preview(Head head, Project project, CancellationToken cancellation)
     {
         var value = evaluator.Evaluate(project, cancellation);
         if (_previews.Count >= MostProjects)
         {
             _previews.Clear();
         }
-        _previews[projectId] = value;
+        _previews[head.Row.Id] = (head.Revision, value);
         return value;
     }
 
-    public Evaluated? PreviewOf(string projectId) => _previews.GetValueOrDefault(projectId);
+    /// <summary>The newest preview made on this head, or null.</summary>
+    public Evaluated? PreviewOn(Head head) =>
+        _previews.TryGetValue(head.Row.Id, out var known) && known.Revision == head.Revision ? known.Value : null;
 }

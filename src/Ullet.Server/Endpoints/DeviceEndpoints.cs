@@ -15,11 +15,11 @@ internal static class DeviceEndpoints
         group
             .MapPost("machine/rehearse", Rehearse)
             .WithName("rehearse")
-            .Accepts<IFormFile>("application/octet-stream", "text/plain", "multipart/form-data");
+            .WithDescription("Takes a stitch list as the body, or as the first file of a form.");
         group
             .MapPost("cutter/dry-run", DryRun)
             .WithName("dryRun")
-            .Accepts<IFormFile>("application/octet-stream", "image/svg+xml", "multipart/form-data");
+            .WithDescription("Takes a cut file as the body, or as the first file of a form.");
     }
 
     private static async Task<Results<Ok<Rehearsal>, ProblemHttpResult>> Rehearse(

@@ -75,7 +75,7 @@ internal static class EditEndpoints
         {
             return Problems.Of(after.Refusal!);
         }
-        var evaluated = heads.Preview(id, after.Value, cancellation);
+        var evaluated = heads.Preview(head, after.Value, cancellation);
         var scene = scenes.Build(head, evaluated, await history.Around(id, head.Revision, cancellation));
         return TypedResults.Ok(new EditAnswer(head.Revision, request.Edit.Label(head.Project), scene));
     }

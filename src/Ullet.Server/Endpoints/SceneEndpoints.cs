@@ -58,7 +58,7 @@ internal static class SceneEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var bytes = Find(heads.Of(head, cancellation), stepKey, key) ?? Find(heads.PreviewOf(id), stepKey, key);
+        var bytes = Find(heads.Of(head, cancellation), stepKey, key) ?? Find(heads.PreviewOn(head), stepKey, key);
         if (bytes is null)
         {
             return Problems.Of(

@@ -23,7 +23,11 @@ public sealed class StitchStationTests
     {
         var project = SampleProject.Apply(
             SampleProject.With(new EllipseShape(), 50, 50, Method.CutBeforehand),
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = 2 } }
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = 2 },
+            }
         );
         var points = SampleProject.Evaluate(project).Stitches[new StepKey("e1", "tack", 0)].Runs[0].Points;
         Assert.All(points, p => Assert.Equal(25 - ((2 * 0.6) - 0.4), p.Length, 0.05));
@@ -49,17 +53,27 @@ public sealed class StitchStationTests
         var before = SampleProject.Evaluate(project).Stitches[new StepKey("e1", "cover", 0)];
         var recoloured = SampleProject.Apply(
             project,
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { ThreadId = "line" } }
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { ThreadId = "line" },
+            }
         );
         var wider = SampleProject.Apply(
             project,
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = 5 } }
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = 5 },
+            }
         );
-        Assert.Equal(before.PointCount, SampleProject.Evaluate(recoloured).Stitches[new StepKey("e1", "cover", 0)].PointCount);
+        Assert.Equal(
+            before.PointCount,
+            SampleProject.Evaluate(recoloured).Stitches[new StepKey("e1", "cover", 0)].PointCount
+        );
         var grown = SampleProject.Evaluate(wider).Stitches[new StepKey("e1", "cover", 0)];
         Assert.True(Reach(grown) > Reach(before) + 0.5);
     }
 
-    private static double Reach(StepStitches stitches) =>
-        Box.Of(stitches.Runs.SelectMany(run => run.Points)).Width / 2;
+    private static double Reach(StepStitches stitches) => Box.Of(stitches.Runs.SelectMany(run => run.Points)).Width / 2;
 }

@@ -36,20 +36,28 @@ public sealed partial class DirectionTests
             var place = Array.IndexOf(Order, folder);
             Assert.True(place >= 0, $"{folder} has no place in the order of the core's folders");
             var used = CoreUsing().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
-            wrong.AddRange(used.Where(name => Array.IndexOf(Order, name) > place).Select(name => $"{file} uses {name}"));
+            wrong.AddRange(
+                used.Where(name => Array.IndexOf(Order, name) > place).Select(name => $"{file} uses {name}")
+            );
         }
         Assert.Empty(wrong);
     }
 
     [Theory]
-    [InlineData("src/Ullet.Core", "Microsoft.AspNetCore|EntityFrameworkCore|SkiaSharp|System.IO|System.Net|Ullet.Files|Ullet.Server")]
+    [InlineData(
+        "src/Ullet.Core",
+        "Microsoft.AspNetCore|EntityFrameworkCore|SkiaSharp|System.IO|System.Net|Ullet.Files|Ullet.Server"
+    )]
     [InlineData("src/Ullet.Files", "Microsoft.AspNetCore|EntityFrameworkCore|System.Net|Ullet.Server")]
     public void Project_NamesNothingFurtherOut(string folder, string forbidden)
     {
         var pattern = new Regex($@"\b({forbidden.Replace(".", @"\.")})\b", RegexOptions.None, TimeSpan.FromSeconds(5));
         var allowed = folder.EndsWith("Files", StringComparison.Ordinal) ? "System.IO" : "";
         var wrong = Sources(folder)
-            .SelectMany(file => File.ReadLines(file).Where(line => line.StartsWith("using", StringComparison.Ordinal) && pattern.IsMatch(line)))
+            .SelectMany(file =>
+                File.ReadLines(file)
+                    .Where(line => line.StartsWith("using", StringComparison.Ordinal) && pattern.IsMatch(line))
+            )
             .Where(line => allowed.Length == 0 || !line.Contains(allowed, StringComparison.Ordinal));
         Assert.Empty(wrong);
     }
@@ -74,7 +82,9 @@ public sealed partial class DirectionTests
     [Fact]
     public void Web_Imports_HaveNoCycle()
     {
-        var imports = WebImports().GroupBy(pair => pair.From).ToDictionary(g => g.Key, g => g.Select(p => p.To).ToList());
+        var imports = WebImports()
+            .GroupBy(pair => pair.From)
+            .ToDictionary(g => g.Key, g => g.Select(p => p.To).ToList());
         var done = new HashSet<string>(StringComparer.Ordinal);
         foreach (var file in imports.Keys)
         {
@@ -123,14 +133,18 @@ public sealed partial class DirectionTests
     private static IEnumerable<string> Sources(string folder) =>
         Directory
             .EnumerateFiles(Path.Combine(Root, folder), "*.cs", SearchOption.AllDirectories)
-            .Where(file => !file.Contains("/obj/", StringComparison.Ordinal) && !file.Contains("/bin/", StringComparison.Ordinal));
+            .Where(file =>
+                !file.Contains("/obj/", StringComparison.Ordinal) && !file.Contains("/bin/", StringComparison.Ordinal)
+            );
 
     private static string FindRoot()
     {
         var folder = AppContext.BaseDirectory;
         while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
         {
-            folder = Path.GetDirectoryName(folder) ?? throw new InvalidOperationException("The repository's root was not found.");
+            folder =
+                Path.GetDirectoryName(folder)
+                ?? throw new InvalidOperationException("The repository's root was not found.");
         }
         return folder;
     }

@@ -60,7 +60,12 @@ public sealed class SheetPlannerTests
         var index = new SegmentIndex([mirrored.Shell]);
         Assert.All(
             plain.Shell.Points,
-            p => Assert.InRange(index.Nearest(new Point(width - p.X, p.Y), 1)?.DistanceTo(new Point(width - p.X, p.Y)) ?? 9, 0, 0.01)
+            p =>
+                Assert.InRange(
+                    index.Nearest(new Point(width - p.X, p.Y), 1)?.DistanceTo(new Point(width - p.X, p.Y)) ?? 9,
+                    0,
+                    0.01
+                )
         );
     }
 

@@ -9,29 +9,93 @@ public sealed class EditTests
     public static TheoryData<string, Edit, string> Refusals =>
         new()
         {
-            { "negative width", new PlaceElement { ElementId = "e1", Width = -5 }, "number-out-of-range" },
-            { "no width at all", new PlaceElement { ElementId = "e1", Width = double.NaN }, "number-out-of-range" },
-            { "absurd height", new PlaceElement { ElementId = "e1", Height = 1e7 }, "number-out-of-range" },
-            { "far away", new PlaceElement { ElementId = "e1", X = 1e9 }, "number-out-of-range" },
-            { "unknown element", new PlaceElement { ElementId = "e9", X = 1 }, "element-unknown" },
+            {
+                "negative width",
+                new PlaceElement { ElementId = "e1", Width = -5 },
+                "number-out-of-range"
+            },
+            {
+                "no width at all",
+                new PlaceElement { ElementId = "e1", Width = double.NaN },
+                "number-out-of-range"
+            },
+            {
+                "absurd height",
+                new PlaceElement { ElementId = "e1", Height = 1e7 },
+                "number-out-of-range"
+            },
+            {
+                "far away",
+                new PlaceElement { ElementId = "e1", X = 1e9 },
+                "number-out-of-range"
+            },
+            {
+                "unknown element",
+                new PlaceElement { ElementId = "e9", X = 1 },
+                "element-unknown"
+            },
             { "infinite move", Move("e1", double.PositiveInfinity), "number-out-of-range" },
             { "unknown move", Move("e9", 1), "element-unknown" },
-            { "unknown cloth", new SetPieceCloth { ElementId = "e1", ClothId = "silk" }, "cloth-unknown" },
+            {
+                "unknown cloth",
+                new SetPieceCloth { ElementId = "e1", ClothId = "silk" },
+                "cloth-unknown"
+            },
             { "thin cover", Cover(new CoverSettings { Width = 1 }), "number-out-of-range" },
             { "wide cover", Cover(new CoverSettings { Width = 9 }), "number-out-of-range" },
             { "dense cover", Cover(new CoverSettings { Spacing = 0.1 }), "number-out-of-range" },
             { "all inside", Cover(new CoverSettings { InsideShare = 1.2 }), "number-out-of-range" },
             { "unknown thread", Cover(new CoverSettings { ThreadId = "gold" }), "thread-unknown" },
-            { "two-sided polygon", new ReshapePiece { ElementId = "e1", Shape = new PolygonShape(2) }, "number-out-of-range" },
-            { "empty name", new RenameElement { ElementId = "e1", Name = "  " }, "name-empty" },
-            { "endless title", new RenameProject { Title = new string('a', 400) }, "name-too-long" },
-            { "tiny hoop", new SetHooping { FieldWidth = 3 }, "number-out-of-range" },
-            { "tiny mat", new SetMat { Width = 10, Height = 300 }, "number-out-of-range" },
-            { "no colour", new AddCloth { Name = "x", Colour = "red" }, "colour-broken" },
-            { "unknown step", new NoteStep { StepKey = "e1.cover.0", Note = "x" }, "step-unknown" },
-            { "long note", new NoteStep { StepKey = "e1.lay.0", Note = new string('n', 300) }, "note-broken" },
-            { "below the bottom", new RestackElement { ElementId = "e1", Place = -1 }, "place-out-of-range" },
-            { "hole without size", new SetHole { ElementId = "e1", Hole = new PieceHole(new EllipseShape(), 0, 0, 0, 5) }, "number-out-of-range" },
+            {
+                "two-sided polygon",
+                new ReshapePiece { ElementId = "e1", Shape = new PolygonShape(2) },
+                "number-out-of-range"
+            },
+            {
+                "empty name",
+                new RenameElement { ElementId = "e1", Name = "  " },
+                "name-empty"
+            },
+            {
+                "endless title",
+                new RenameProject { Title = new string('a', 400) },
+                "name-too-long"
+            },
+            {
+                "tiny hoop",
+                new SetHooping { FieldWidth = 3 },
+                "number-out-of-range"
+            },
+            {
+                "tiny mat",
+                new SetMat { Width = 10, Height = 300 },
+                "number-out-of-range"
+            },
+            {
+                "no colour",
+                new AddCloth { Name = "x", Colour = "red" },
+                "colour-broken"
+            },
+            {
+                "unknown step",
+                new NoteStep { StepKey = "e1.cover.0", Note = "x" },
+                "step-unknown"
+            },
+            {
+                "long note",
+                new NoteStep { StepKey = "e1.lay.0", Note = new string('n', 300) },
+                "note-broken"
+            },
+            {
+                "below the bottom",
+                new RestackElement { ElementId = "e1", Place = -1 },
+                "place-out-of-range"
+            },
+            {
+                "hole without size",
+                new SetHole { ElementId = "e1", Hole = new PieceHole(new EllipseShape(), 0, 0, 0, 5) },
+                "number-out-of-range"
+            },
         };
 
     [Theory]
@@ -72,7 +136,9 @@ public sealed class EditTests
                 Rotation = 33,
             }
         );
-        var outline = SampleProject.Evaluate(SampleProject.Apply(project, new PlaceElement { ElementId = "e1", Rotation = 0 }));
+        var outline = SampleProject.Evaluate(
+            SampleProject.Apply(project, new PlaceElement { ElementId = "e1", Rotation = 0 })
+        );
         Assert.Equal(71.37, outline.Outlines["e1"].Bounds().Width, 1e-6);
         Assert.Equal(33.01, outline.Outlines["e1"].Bounds().Height, 1e-6);
     }
@@ -142,7 +208,10 @@ public sealed class EditTests
     [InlineData("Beet leaf", "Move Beet leaf")]
     public void Label_NamesTheElement(string name, string label)
     {
-        var project = SampleProject.Apply(SampleProject.With(new LeafShape()), new RenameElement { ElementId = "e1", Name = name });
+        var project = SampleProject.Apply(
+            SampleProject.With(new LeafShape()),
+            new RenameElement { ElementId = "e1", Name = name }
+        );
         Assert.Equal(label, Move("e1", 3).Label(project));
     }
 

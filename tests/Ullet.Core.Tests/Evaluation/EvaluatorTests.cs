@@ -70,7 +70,11 @@ public sealed class EvaluatorTests
             }
         );
         var words = DrawingSummary.Of(SampleProject.Evaluate(project));
-        Assert.Contains("Heart: beet cotton, 60 by 50 mm, 12 mm right of and 8 mm above the middle", words, StringComparison.Ordinal);
+        Assert.Contains(
+            "Heart: beet cotton, 60 by 50 mm, 12 mm right of and 8 mm above the middle",
+            words,
+            StringComparison.Ordinal
+        );
     }
 
     private static Project TenPieces()

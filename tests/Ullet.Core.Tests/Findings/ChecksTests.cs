@@ -41,8 +41,17 @@ public sealed class ChecksTests
     public void Edge_NotHeldByItsCover_IsFoundAndMended(double width, double share, string code)
     {
         var project = SampleProject.Apply(
-            SampleProject.With(new EllipseShape(), 50, 50, code == "bite-too-small" ? Method.CutBeforehand : Method.TrimInTheHoop),
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = width, InsideShare = share } }
+            SampleProject.With(
+                new EllipseShape(),
+                50,
+                50,
+                code == "bite-too-small" ? Method.CutBeforehand : Method.TrimInTheHoop
+            ),
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = width, InsideShare = share },
+            }
         );
         var finding = Assert.Single(Of(project, code));
         Assert.NotNull(finding.Mend);

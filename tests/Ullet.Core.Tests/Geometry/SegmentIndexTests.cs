@@ -19,7 +19,9 @@ public sealed class SegmentIndexTests
             var plain = Enumerable
                 .Range(0, ring.Points.Length)
                 .Min(k =>
-                    SegmentIndex.Foot(place, ring.Points[k], ring.Points[(k + 1) % ring.Points.Length]).DistanceTo(place)
+                    SegmentIndex
+                        .Foot(place, ring.Points[k], ring.Points[(k + 1) % ring.Points.Length])
+                        .DistanceTo(place)
                 );
             var found = index.Nearest(place, 4);
             Assert.Equal(plain < 4 ? plain : -1, found is { } near ? near.DistanceTo(place) : -1, 9);

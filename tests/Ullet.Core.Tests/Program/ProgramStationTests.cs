@@ -39,7 +39,8 @@ public sealed class ProgramStationTests
     [InlineData(Method.CutBeforehand, "placement,lay,tack,cover")]
     public void Program_KeepsTheMethodsOrder(Method method, string expected)
     {
-        var own = Compile(SampleProject.With(new HeartShape(), method: method)).Steps.Where(step => step.Key.OwnerId == "e1");
+        var own = Compile(SampleProject.With(new HeartShape(), method: method))
+            .Steps.Where(step => step.Key.OwnerId == "e1");
         Assert.Equal(expected, string.Join(',', own.Select(step => step.Key.Stage)));
     }
 

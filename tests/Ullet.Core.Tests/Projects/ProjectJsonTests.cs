@@ -14,7 +14,11 @@ public sealed class ProjectJsonTests
         var project = SampleProject.Apply(
             SampleProject.With(new StarShape(6, 0.4)),
             new SetHole { ElementId = "e1", Hole = new PieceHole(new HeartShape(), 1, 2, 8, 9) },
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = 4, ThreadId = "line" } },
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = 4, ThreadId = "line" },
+            },
             new NoteStep { StepKey = "e1.lay.0", Note = "dots up" },
             new MirrorCloth { ClothId = "beet", Mirrored = true }
         );

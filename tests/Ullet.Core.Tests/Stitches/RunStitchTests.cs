@@ -30,7 +30,10 @@ public sealed class RunStitchTests
         foreach (var ring in SampleOutlines.All[name]().Rings)
         {
             var points = RunStitch.Round(ring, 2.5);
-            Assert.All(ring.Corners(), corner => Assert.Contains(points, p => p.DistanceTo(ring.Points[corner]) < 1e-6));
+            Assert.All(
+                ring.Corners(),
+                corner => Assert.Contains(points, p => p.DistanceTo(ring.Points[corner]) < 1e-6)
+            );
             for (var i = 1; i < points.Length; i++)
             {
                 Assert.InRange(points[i].DistanceTo(points[i - 1]), 1e-6, 2.5 + 1e-6);

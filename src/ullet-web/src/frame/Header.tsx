@@ -72,7 +72,7 @@ export function Header({ projectId, scene }: Props) {
       </IconButton>
       <button
         type="button"
-        aria-label={inch ? "Lengths in inches; show millimetres" : "Lengths in millimetres; show inches"}
+        aria-label={inch ? "in, show millimetres instead" : "mm, show inches instead"}
         className="h-8 w-10 rounded-card border border-line text-[14px] font-semibold hover:bg-chalk"
         onClick={() => void edits.edit({ edit: "setUnit", unit: inch ? "millimetre" : "inch" })}
       >

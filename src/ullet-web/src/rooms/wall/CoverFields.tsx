@@ -25,7 +25,7 @@ export function CoverFields({ projectId, element }: ElementProps) {
   return (
     <>
       <SlideField
-        label="Width"
+        label="Cover width"
         value={width}
         least={ranges.coverWidth.least}
         most={ranges.coverWidth.most}

@@ -18,10 +18,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
   const edits = useEdits(projectId);
   const props = { projectId, scene, element };
 
-  const duplicate = async () => {
+  const duplicate = () => {
     const before = scene.elements.map((each) => each.id);
-    if (await edits.edit({ edit: "duplicateElements", elementIds: [element.id] }))
-      wallEvents.selectNew(projectId, before);
+    void wallEvents.adding(projectId, before, () =>
+      edits.edit({ edit: "duplicateElements", elementIds: [element.id] }),
+    );
   };
 
   return (
@@ -36,7 +37,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
             onTyped={(name) => void edits.edit({ edit: "renameElement", elementId: element.id, name })}
           />
         </div>
-        <IconButton label={`Duplicate ${element.name}`} keys="Ctrl+D" onClick={() => void duplicate()}>
+        <IconButton label={`Duplicate ${element.name}`} keys="Ctrl+D" onClick={duplicate}>
           <Copy size={17} aria-hidden />
         </IconButton>
         <IconButton

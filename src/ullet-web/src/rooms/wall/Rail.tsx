@@ -1,4 +1,4 @@
-import { Keyboard, Maximize, Shapes, ZoomIn, ZoomOut } from "lucide-react";
+import { Keyboard, Maximize, Ruler, Shapes, ZoomIn, ZoomOut } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useState } from "react";
 import { useEdits } from "../../api/edits";
@@ -20,10 +20,10 @@ export function Rail({ projectId, scene }: Props) {
   const catalogue = useCatalogue();
   const [open, setOpen] = useState(false);
 
-  const add = async (shape: ShapeSource) => {
+  const add = (shape: ShapeSource) => {
     setOpen(false);
     const before = scene.elements.map((element) => element.id);
-    if (await edits.edit({ edit: "addPiece", shape })) wallEvents.selectNew(projectId, before);
+    void wallEvents.adding(projectId, before, () => edits.edit({ edit: "addPiece", shape }));
   };
 
   return (
@@ -49,7 +49,7 @@ export function Rail({ projectId, scene }: Props) {
                 key={name}
                 type="button"
                 className="flex flex-col items-center gap-1 rounded-card px-1 py-2 text-[13px] hover:bg-indigo-pale"
-                onClick={() => void add(shape)}
+                onClick={() => add(shape)}
               >
                 <ShapePicture form={shape.form} />
                 {name}
@@ -69,9 +69,7 @@ export function Rail({ projectId, scene }: Props) {
           <Maximize size={19} aria-hidden />
         </IconButton>
         <IconButton label="True size" keys="1" side="right" onClick={() => wallEvents.trueSize()}>
-          <span aria-hidden className="text-[13px] font-semibold">
-            1:1
-          </span>
+          <Ruler size={19} aria-hidden />
         </IconButton>
         <IconButton label="Keys" keys="?" side="right" onClick={() => useView.getState().setKeysOpen(true)}>
           <Keyboard size={19} aria-hidden />

@@ -17,10 +17,11 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
   const select = useView((view) => view.select);
   const ids = chosen.map((element) => element.id);
 
-  const duplicate = async () => {
-    const before = scene.elements.map((element) => element.id);
-    if (await edits.edit({ edit: "duplicateElements", elementIds: ids }))
-      wallEvents.selectNew(projectId, before);
+  const duplicate = () => {
+    const before = scene.elements.map((each) => each.id);
+    void wallEvents.adding(projectId, before, () =>
+      edits.edit({ edit: "duplicateElements", elementIds: ids }),
+    );
   };
 
   return (
@@ -41,7 +42,7 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
       </ul>
       <p className="text-[14px] text-muted">Drag to move them together, or use the arrow keys.</p>
       <div className="flex gap-2">
-        <Button onClick={() => void duplicate()}>
+        <Button onClick={duplicate}>
           <Copy size={16} aria-hidden />
           Duplicate
         </Button>

@@ -33,9 +33,9 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         if (scene.redoLabel) void edits.redo();
       } else if (control && key === "d" && selection.length) {
         const before = scene.elements.map((element) => element.id);
-        void edits.edit({ edit: "duplicateElements", elementIds: selection }).then((ok) => {
-          if (ok) wallEvents.selectNew(projectId, before);
-        });
+        void wallEvents.adding(projectId, before, () =>
+          edits.edit({ edit: "duplicateElements", elementIds: selection }),
+        );
       } else if (control && key === "a") {
         select(scene.elements.map((element) => element.id));
       } else if (

@@ -18,9 +18,11 @@ export const wallEvents = {
   trueSize: () => handler?.trueSize(),
   /** Gives up a drag; false when there was none. */
   letGo: () => handler?.letGo() ?? false,
-  /** Selects whatever the next scene has that these were not. */
-  selectNew(projectId: string, before: string[]) {
-    awaited = { projectId, before };
+  /** Carries out an edit that adds elements and selects whatever the next scene has that these were not. */
+  async adding(projectId: string, before: string[], edit: () => Promise<boolean>) {
+    const wish = { projectId, before };
+    awaited = wish;
+    if (!(await edit()) && awaited === wish) awaited = null;
   },
   /** Ids of new elements that were waited for, once. */
   takeNew(projectId: string, ids: string[]): string[] {

@@ -1,0 +1,154 @@
+using System.Diagnostics;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
+using Ullet.Core.Edits;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Server.Documents;
+
+namespace Ullet.Bench;
+
+/// <summary>An edit's answer from the real server, against the piece's computation and the document's reading and saving.</summary>
+internal static class EditBench
+{
+    /// <summary>A star of this size has a cover of about 5,000 needle points at spacing 0.30.</summary>
+    private const double Size = 130;
+
+    internal static async Task<Ratio> Run()
+    {
+        var data = Directory.CreateTempSubdirectory("ullet-bench-").FullName;
+        using var server = Start(data, out var address);
+        try
+        {
+            using var client = new HttpClient { BaseAddress = address };
+            var made = await Post(
+                client,
+                "/api/projects",
+                new
+                {
+                    title = "Bench",
+                    fieldWidth = 200,
+                    fieldHeight = 200,
+                }
+            );
+            var (id, head) = ((string)made["id"]!, (long)made["head"]!);
+            var star = new
+            {
+                edit = "addPiece",
+                shape = new { form = "star" },
+                box = Box(Size),
+            };
+            head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = star }))["head"]!;
+            var dense = new
+            {
+                edit = "setCover",
+                elementId = "e1",
+                cover = new { spacing = 0.3 },
+            };
+            head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = dense }))["head"]!;
+            var answer = Measured.Median(
+                40,
+                i =>
+                {
+                    var wider = new
+                    {
+                        edit = "placeElement",
+                        elementId = "e1",
+                        width = Size + (i * 0.001),
+                    };
+                    var body = Post(client, $"/api/projects/{id}/edits", new { head, edit = wider })
+                        .GetAwaiter()
+                        .GetResult();
+                    head = (long)body["head"]!;
+                }
+            );
+            var project = Piece();
+            var count = new Evaluator(new StationCache()).Evaluate(project).Program.StitchCount;
+            var piece = Measured.Median(20, _ => new Evaluator(new StationCache()).Evaluate(project));
+            var document = Measured.Median(40, i => ReadAndSave(Path.Combine(data, "document.db"), project, i));
+            return new Ratio($"an edit's answer, piece of {count:N0} stitches", answer, piece + (1.5 * document));
+        }
+        finally
+        {
+            server.Kill();
+            await server.WaitForExitAsync();
+            Directory.Delete(data, recursive: true);
+        }
+    }
+
+    private static Project Piece()
+    {
+        var context = new EditContext(new Evaluator(new StationCache()));
+        var project = BlankProject.Make("Bench", 200, 200).Value;
+        project = new AddPiece { Shape = new StarShape(), Box = new ElementBox(0, 0, Size, Size, 0) }
+            .Apply(project, context)
+            .Value;
+        return new SetCover
+        {
+            ElementId = "e1",
+            Cover = new CoverSettings { Spacing = 0.3 },
+        }
+            .Apply(project, context)
+            .Value;
+    }
+
+    /// <summary>The least that keeping a document takes: read its JSON, write it, one row in one transaction.</summary>
+    private static void ReadAndSave(string file, Project project, int i)
+    {
+        using var connection = new SqliteConnection($"Data Source={file}");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = "PRAGMA journal_mode=WAL; CREATE TABLE IF NOT EXISTS d (id INTEGER PRIMARY KEY, j BLOB)";
+        command.ExecuteNonQuery();
+        var json = ProjectJson.Write(ProjectJson.Read(ProjectJson.Write(project)).Value);
+        using var transaction = connection.BeginTransaction();
+        command.Transaction = transaction;
+        command.CommandText = "INSERT OR REPLACE INTO d VALUES ($i, $j)";
+        command.Parameters.AddWithValue("$i", i);
+        command.Parameters.AddWithValue("$j", json);
+        command.ExecuteNonQuery();
+        transaction.Commit();
+    }
+
+    private static object Box(double size) =>
+        new
+        {
+            x = 0,
+            y = 0,
+            width = size,
+            height = size,
+            rotation = 0,
+        };
+
+    private static async Task<JsonNode> Post(HttpClient client, string path, object body)
+    {
+        using var answer = await client.PostAsJsonAsync(path, body);
+        answer.EnsureSuccessStatusCode();
+        return JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
+    }
+
+    private static Process Start(string data, out Uri address)
+    {
+        var server = new Process
+        {
+            StartInfo = new ProcessStartInfo("dotnet")
+            {
+                ArgumentList = { typeof(BlankProject).Assembly.Location, "--port", "0", "--data", data },
+                RedirectStandardOutput = true,
+                UseShellExecute = false,
+            },
+        };
+        server.Start();
+        while (server.StandardOutput.ReadLine() is { } line)
+        {
+            if (line.StartsWith("Ullet is ready: ", StringComparison.Ordinal))
+            {
+                address = new Uri(line.Split(' ')[3]);
+                return server;
+            }
+        }
+        throw new InvalidOperationException("The server ended before it was ready.");
+    }
+}

@@ -1,0 +1,37 @@
+using System.Diagnostics;
+
+namespace Ullet.Bench;
+
+/// <summary>Times work on this machine; only ratios of such times mean anything elsewhere.</summary>
+internal static class Measured
+{
+    /// <summary>The median time of an action over some rounds, after some rounds of warming up, ms.</summary>
+    internal static double Median(int rounds, Action<int> action)
+    {
+        for (var i = 0; i < rounds / 2; i++)
+        {
+            action(i);
+        }
+        var times = new double[rounds];
+        for (var i = 0; i < rounds; i++)
+        {
+            var start = Stopwatch.GetTimestamp();
+            action(i + 1000);
+            times[i] = Stopwatch.GetElapsedTime(start).TotalMilliseconds;
+        }
+        Array.Sort(times);
+        return times[rounds / 2];
+    }
+}
+
+/// <summary>One line of the table: a measured time against its bound.</summary>
+/// <param name="Name">What is measured.</param>
+/// <param name="Time">ms.</param>
+/// <param name="Bound">ms, from other measurements of the same run.</param>
+internal sealed record Ratio(string Name, double Time, double Bound)
+{
+    internal bool Holds => Time <= Bound;
+
+    public override string ToString() =>
+        $"{Name, -58} {Time, 9:0.00} ms of at most {Bound, 9:0.00} ms   ratio {Time / Bound:0.00}   {(Holds ? "holds" : "BREACHED")}";
+}

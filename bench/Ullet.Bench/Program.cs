@@ -1,0 +1,10 @@
+using Ullet.Bench;
+
+// Every line is a ratio of two times of the same run on the same machine.
+var breached = false;
+foreach (var ratio in EngineBench.Run().Append(await EditBench.Run()))
+{
+    Console.WriteLine(ratio);
+    breached |= !ratio.Holds;
+}
+return breached ? 1 : 0;

@@ -1,0 +1,52 @@
+using System.Runtime.CompilerServices;
+
+namespace Ullet.Browser.Tests;
+
+/// <summary>A test with a browser; when it fails it leaves a picture in artifacts/failures.</summary>
+public abstract class BrowserTest(UlletSite site)
+{
+    private protected UlletSite Site { get; } = site;
+
+    private protected void Visit(Action<Visitor> visit, [CallerMemberName] string name = "")
+    {
+        using var visitor = new Visitor(Site.Address);
+        try
+        {
+            visit(visitor);
+            Assert.Empty(visitor.Complaints());
+        }
+        catch
+        {
+            var folder = Directory.CreateDirectory(Path.Combine(UlletSite.Root, "artifacts", "failures")).FullName;
+            File.WriteAllBytes(Path.Combine(folder, $"{GetType().Name}.{name}.png"), visitor.Picture());
+            throw;
+        }
+    }
+
+    /// <summary>Opens the demo's harvest patch on the wall.</summary>
+    private protected static void OpenPatch(Visitor visitor)
+    {
+        visitor.GoTo("/");
+        visitor.Click("link", "Plot 14 harvest patch");
+        visitor.WaitForText("Run strip");
+        visitor.WaitUntilIdle();
+    }
+
+    /// <summary>Makes a project of its own, so that tests do not see each other's work.</summary>
+    private protected static void NewProject(Visitor visitor, string title)
+    {
+        visitor.GoTo("/");
+        visitor.Click("button", "New project");
+        visitor.Type("Name", title);
+        visitor.WaitForText("Run strip");
+        visitor.WaitUntilIdle();
+    }
+
+    private protected static void AddShape(Visitor visitor, string name)
+    {
+        visitor.Click("button", "Shape");
+        visitor.Click("button", name);
+        visitor.WaitForValue("Name", name);
+        visitor.WaitUntilIdle();
+    }
+}

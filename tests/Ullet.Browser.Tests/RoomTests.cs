@@ -1,0 +1,103 @@
+using System.Text.Json;
+
+namespace Ullet.Browser.Tests;
+
+public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture<UlletSite>
+{
+    private static readonly string Axe = File.ReadAllText(
+        Path.Combine(UlletSite.Root, "src/ullet-web/node_modules/axe-core/axe.min.js")
+    );
+
+    [Fact]
+    public void EveryRoom_WithTheDemo_IsAccessible() =>
+        Visit(visitor =>
+        {
+            visitor.GoTo("/");
+            AssertAccessible(visitor, "shelf");
+            OpenPatch(visitor);
+            AssertAccessible(visitor, "wall");
+            visitor.Click("button", "Beetroot");
+            visitor.Click("button", "Stages");
+            visitor.Click("button", "Shape");
+            AssertAccessible(visitor, "wall with a piece selected");
+            visitor.GoTo(visitor.Path_.Replace("wall", "cutting"));
+            visitor.Click("button", "Start the dry run");
+            visitor.WaitForText("Cut free");
+            AssertAccessible(visitor, "cutting table");
+            visitor.Click("link", "Rehearsal");
+            visitor.WaitForText("Before you start");
+            AssertAccessible(visitor, "rehearsal");
+            visitor.Click("link", "Packet");
+            AssertAccessible(visitor, "packet");
+        });
+
+    [Fact]
+    public void EveryRoom_OfAnEmptyProject_SaysWhatToDoNext() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Nothing yet");
+            visitor.WaitForText("The hoop is empty. Choose Shape on the left and lay the first piece.");
+            AssertAccessible(visitor, "empty wall");
+            visitor.Click("link", "Cutting table");
+            visitor.WaitForText("Nothing is cut yet.");
+            visitor.Click("link", "Rehearsal");
+            visitor.WaitForText("Nothing to sew yet");
+            visitor.Click("link", "Packet");
+            visitor.WaitForText("There is nothing to hand over yet.");
+            AssertAccessible(visitor, "empty packet");
+        });
+
+    [Fact]
+    public void Rehearsal_PlaysToTheNextStopAndLaysTheCloth() =>
+        Visit(visitor =>
+        {
+            OpenPatch(visitor);
+            visitor.Click("link", "Rehearsal");
+            visitor.Click("button", "Done, press start");
+            visitor.WaitForText("Now: Lay shed green cotton");
+            visitor.Click("button", "Step forward");
+            visitor.WaitForText("Shield, tack-down");
+            visitor.Click("button", "Play");
+            visitor.WaitForText("Do not cut the tack-down stitches.");
+            visitor.Click("button", "Step back");
+            visitor.WaitForText("Shield, tack-down");
+        });
+
+    [Fact]
+    public void Note_IsShownAtItsStop() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Noted");
+            AddShape(visitor, "Heart");
+            visitor.Run("[...document.querySelectorAll('[aria-label=\"Run strip\"] li button')][2].click()");
+            visitor.Type("Your own note, shown at this stop", "the dotted side up");
+            visitor.Click("link", "Rehearsal");
+            visitor.Click("button", "Done, press start");
+            visitor.WaitForText("Your note: the dotted side up");
+        });
+
+    [Fact]
+    public void Shelf_DeletesAndPutsBack() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Compost heap");
+            visitor.GoTo("/");
+            visitor.Click("button", "Delete Compost heap");
+            visitor.WaitForText("Compost heap lies in the bin for 30 days.");
+            visitor.Click("button", "Put it back");
+            visitor.WaitForText("130 × 180 mm · no pieces yet");
+        });
+
+    private static void AssertAccessible(Visitor visitor, string room)
+    {
+        visitor.WaitUntilIdle();
+        visitor.Run(Axe);
+        var found = (string)
+            visitor.RunAsync(
+                "const done = arguments[arguments.length - 1];"
+                    + "axe.run().then(r => done(JSON.stringify(r.violations.map(v =>"
+                    + " v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));"
+            )!;
+        Assert.True(JsonSerializer.Deserialize<List<string>>(found)!.Count == 0, $"{room}: {found}");
+    }
+}

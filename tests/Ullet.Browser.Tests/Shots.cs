@@ -1,0 +1,52 @@
+namespace Ullet.Browser.Tests;
+
+/// <summary>Takes the current picture of each main view; "./ullet shots" keeps them in docs/screenshots.</summary>
+public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<UlletSite>
+{
+    private readonly string _folder =
+        Environment.GetEnvironmentVariable("ULLET_SHOTS")
+        ?? Directory.CreateDirectory(Path.Combine(UlletSite.Root, "artifacts", "shots")).FullName;
+
+    [Fact]
+    public void EachMainView_FromDemoData() =>
+        Visit(visitor =>
+        {
+            visitor.GoTo("/");
+            Keep(visitor, "shelf");
+            OpenPatch(visitor);
+            Keep(visitor, "wall");
+            visitor.Click("button", "Beetroot");
+            Keep(visitor, "wall-piece");
+            visitor.Click("link", "Cutting table");
+            visitor.Click("button", "leaf dotted cotton");
+            visitor.Click("button", "Start the dry run");
+            visitor.WaitForText("Cut free");
+            Keep(visitor, "cutting-table");
+            visitor.Click("link", "Rehearsal");
+            visitor.Click("button", "Done, press start");
+            visitor.WaitForText("Now: Lay shed green cotton");
+            for (var i = 0; i < 14; i++)
+            {
+                visitor.Click("button", "Step forward");
+            }
+            visitor.WaitForText("trim beetroot cotton close");
+            Keep(visitor, "rehearsal-stop");
+            visitor.Click("link", "Packet");
+            Keep(visitor, "packet");
+        });
+
+    private void Keep(Visitor visitor, string name)
+    {
+        visitor.WaitUntilIdle();
+        // Messages, tooltips and the seconds since the last save are no part of the view.
+        visitor.Run("document.activeElement?.blur()");
+        var picture = visitor.Picture();
+        var (width, height) = (BigEndian(picture, 16), BigEndian(picture, 20));
+        Assert.Equal((1280, 800), (width, height));
+        File.WriteAllBytes(Path.Combine(_folder, $"{name}.png"), picture);
+    }
+
+    /// <summary>PNG keeps its size in the header, big end first.</summary>
+    private static int BigEndian(byte[] bytes, int at) =>
+        (bytes[at] << 24) | (bytes[at + 1] << 16) | (bytes[at + 2] << 8) | bytes[at + 3];
+}

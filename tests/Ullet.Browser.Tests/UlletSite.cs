@@ -1,0 +1,59 @@
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Hosting.Server;
+using Microsoft.AspNetCore.Hosting.Server.Features;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Ullet.Browser.Tests;
+
+/// <summary>A real loopback server with the built web app and demo data in a folder of its own.</summary>
+public sealed class UlletSite : IDisposable
+{
+    private readonly WebApplicationFactory<Program> _factory;
+
+    public UlletSite()
+    {
+        DataFolder = Directory.CreateTempSubdirectory("ullet-site-").FullName;
+        _factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
+            host.UseSetting("data", DataFolder)
+                .UseSetting("demo", "true")
+                .UseSetting("port", "0")
+                .UseSetting("web", Path.Combine(Root, "src/ullet-web/dist"))
+        );
+        _factory.UseKestrel(0);
+        _factory.StartServer();
+        var addresses = _factory
+            .Services.GetRequiredService<IServer>()
+            .Features.Get<IServerAddressesFeature>()!
+            .Addresses;
+        Address = new Uri(addresses.First().Replace("[::]", "127.0.0.1").Replace("localhost", "127.0.0.1"));
+        Client = new HttpClient { BaseAddress = Address };
+    }
+
+    internal static string Root { get; } = FindRoot();
+
+    public string DataFolder { get; }
+
+    public Uri Address { get; }
+
+    public HttpClient Client { get; }
+
+    public void Dispose()
+    {
+        Client.Dispose();
+        _factory.Dispose();
+        Directory.Delete(DataFolder, recursive: true);
+    }
+
+    private static string FindRoot()
+    {
+        var folder = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
+        {
+            folder =
+                Path.GetDirectoryName(folder)
+                ?? throw new InvalidOperationException("The repository's root was not found.");
+        }
+        return folder;
+    }
+}

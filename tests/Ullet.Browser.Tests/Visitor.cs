@@ -1,0 +1,281 @@
+using System.Globalization;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Interactions;
+using OpenQA.Selenium.Support.UI;
+
+namespace Ullet.Browser.Tests;
+
+/// <summary>A person at a browser of 1280 × 800: finds things by their visible names, and waits for states.</summary>
+internal sealed class Visitor : IDisposable
+{
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
+
+    private readonly ChromeDriver _driver;
+    private readonly string _folder = Directory.CreateTempSubdirectory("ullet-visitor-").FullName;
+    private readonly Uri _address;
+
+    internal Visitor(Uri address)
+    {
+        _address = address;
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--force-prefers-reduced-motion",
+            $"--user-data-dir={Path.Combine(_folder, "profile")}"
+        );
+        options.AddUserProfilePreference("download.default_directory", _folder);
+        options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
+        _driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        _driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = 1280,
+                ["height"] = 800,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = false,
+            }
+        );
+    }
+
+    internal string Path_ => new Uri(_driver.Url).AbsolutePath;
+
+    public void Dispose()
+    {
+        _driver.Quit();
+        _driver.Dispose();
+        Directory.Delete(_folder, recursive: true);
+    }
+
+    internal void GoTo(string path)
+    {
+        _driver.Navigate().GoToUrl(new Uri(_address, path));
+        WaitUntilIdle();
+    }
+
+    /// <summary>Waits until nothing on the page says that it is busy, and its pictures are there.</summary>
+    internal void WaitUntilIdle() =>
+        Wait(
+            "the page to be idle",
+            () =>
+                (bool)
+                    Run(
+                        "return document.querySelector('main, h1') !== null && !document.querySelector('[data-state=busy]')"
+                            + " && [...document.images].every(i => i.complete)"
+                    )!
+        );
+
+    internal void Click(string role, string name)
+    {
+        Wait(
+            $"{role} \"{name}\" to be clickable",
+            () =>
+            {
+                Find(role, name).Click();
+                return true;
+            }
+        );
+        WaitUntilIdle();
+    }
+
+    internal void Type(string label, string text)
+    {
+        var field = Field(label);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text + Keys.Enter);
+        WaitUntilIdle();
+    }
+
+    internal void Choose(string label, string option)
+    {
+        Field(label)
+            .FindElements(By.TagName("option"))
+            .First(each => each.Text.Contains(option, StringComparison.Ordinal))
+            .Click();
+        WaitUntilIdle();
+    }
+
+    internal void Check(string label)
+    {
+        Field(label).Click();
+        WaitUntilIdle();
+    }
+
+    internal string ValueOf(string label) => Field(label).GetDomProperty("value")!;
+
+    internal void WaitForValue(string label, string value) =>
+        Wait($"{label} to be {value}", () => ValueOf(label) == value);
+
+    internal void WaitForText(string text) =>
+        Wait($"\"{text}\" to be seen", () => Text().Contains(text, StringComparison.Ordinal));
+
+    internal void WaitForNoText(string text) =>
+        Wait($"\"{text}\" to go", () => !Text().Contains(text, StringComparison.Ordinal));
+
+    internal string Text() => _driver.FindElement(By.TagName("body")).Text;
+
+    internal string TextOf(string role, string name) => Find(role, name).Text;
+
+    internal bool Sees(string role, string name) => FindAll(role, name).Count > 0;
+
+    internal void Press(params string[] keys)
+    {
+        var actions = new Actions(_driver);
+        foreach (var key in keys.SkipLast(1))
+        {
+            actions.KeyDown(key);
+        }
+        actions.SendKeys(keys[^1]);
+        foreach (var key in keys.SkipLast(1))
+        {
+            actions.KeyUp(key);
+        }
+        actions.Perform();
+        WaitUntilIdle();
+    }
+
+    /// <summary>Drags on the wall; places in mm from the field's centre, as the wall shows a fitted hoop.</summary>
+    internal void DragOnWall((double X, double Y) from, (double X, double Y) to, bool letGo = true)
+    {
+        var (start, end) = (OnWall(from), OnWall(to));
+        var actions = new Actions(_driver)
+            .MoveToLocation(start.X, start.Y)
+            .ClickAndHold()
+            .MoveToLocation((start.X + end.X) / 2, (start.Y + end.Y) / 2)
+            .MoveToLocation(end.X, end.Y);
+        (letGo ? actions.Release() : actions).Perform();
+        if (letGo)
+        {
+            WaitUntilIdle();
+        }
+    }
+
+    internal void LetGo() => new Actions(_driver).Release().Perform();
+
+    internal void ClickOnWall(double x, double y)
+    {
+        var at = OnWall((x, y));
+        new Actions(_driver).MoveToLocation(at.X, at.Y).Click().Perform();
+        WaitUntilIdle();
+    }
+
+    internal void ChooseFile(string label, string path)
+    {
+        _driver.FindElement(By.XPath($"//input[@type='file'][@aria-label='{label}']")).SendKeys(path);
+        WaitUntilIdle();
+    }
+
+    /// <summary>Clicks a download and gives the file that came.</summary>
+    internal byte[] Download(string role, string name, string ending)
+    {
+        var before = Directory.GetFiles(_folder, "*" + ending).ToHashSet(StringComparer.Ordinal);
+        Find(role, name).Click();
+        string? found = null;
+        Wait(
+            $"a {ending} file",
+            () =>
+            {
+                found = Directory.GetFiles(_folder, "*" + ending).FirstOrDefault(file => !before.Contains(file));
+                return found is not null && new FileInfo(found).Length > 0;
+            }
+        );
+        return File.ReadAllBytes(found!);
+    }
+
+    internal byte[] Picture() => _driver.GetScreenshot().AsByteArray;
+
+    internal object? Run(string script, params object[] arguments) => _driver.ExecuteScript(script, arguments);
+
+    internal object? RunAsync(string script) => _driver.ExecuteAsyncScript(script);
+
+    /// <summary>Complaints of the browser: failed scripts, refused styles.</summary>
+    internal IReadOnlyList<string> Complaints() =>
+        [.. _driver.Manage().Logs.GetLog(LogType.Browser).Select(entry => entry.Message)];
+
+    private (int X, int Y) OnWall((double X, double Y) place)
+    {
+        var box =
+            (Dictionary<string, object>)
+                Run(
+                    "const b = document.querySelector('[role=application]').getBoundingClientRect();"
+                        + "return { x: b.x, y: b.y, w: b.width, h: b.height };"
+                )!;
+        double N(string name) => Convert.ToDouble(box[name], CultureInfo.InvariantCulture);
+        // The fit of a 130 × 180 field with 44 pixels of room.
+        var scale = Math.Min((N("w") - 88) / 130, (N("h") - 88) / 180);
+        return (
+            (int)Math.Round(N("x") + (N("w") / 2) + (place.X * scale)),
+            (int)Math.Round(N("y") + (N("h") / 2) + (place.Y * scale))
+        );
+    }
+
+    private IWebElement Field(string label)
+    {
+        IWebElement? found = null;
+        Wait(
+            $"the field \"{label}\"",
+            () =>
+            {
+                var named = _driver.FindElements(
+                    By.XPath($"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}']")
+                );
+                var id = named.Count > 0 ? named[0].GetDomAttribute("for") : null;
+                found =
+                    id is not null ? _driver.FindElement(By.Id(id))
+                    : named.Count > 0 ? named[0].FindElement(By.CssSelector("input, select"))
+                    : _driver.FindElements(By.XPath($"//*[@aria-label='{label}']")).FirstOrDefault();
+                return found is not null;
+            }
+        );
+        return found!;
+    }
+
+    private IWebElement Find(string role, string name)
+    {
+        IWebElement? found = null;
+        Wait($"{role} \"{name}\"", () => (found = FindAll(role, name).FirstOrDefault()) is not null);
+        return found!;
+    }
+
+    private List<IWebElement> FindAll(string role, string name)
+    {
+        var tags = role switch
+        {
+            "button" => "self::button or @role='button' or @role='radio' or @role='tab'",
+            "link" => "self::a",
+            "heading" => "self::h1 or self::h2 or self::h3",
+            _ => "self::section or self::aside or self::nav",
+        };
+        var quoted = name.Contains('\'', StringComparison.Ordinal) ? $"\"{name}\"" : $"'{name}'";
+        return
+        [
+            .. _driver
+                .FindElements(
+                    By.XPath(
+                        $"//*[{tags}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}]]"
+                    )
+                )
+                .Where(element => element.Displayed),
+        ];
+    }
+
+    private void Wait(string what, Func<bool> condition)
+    {
+        var wait = new WebDriverWait(_driver, Patience) { Message = $"Waited in vain for {what}." };
+        wait.IgnoreExceptionTypes(
+            typeof(StaleElementReferenceException),
+            typeof(NoSuchElementException),
+            typeof(ElementClickInterceptedException),
+            typeof(ElementNotInteractableException)
+        );
+        wait.Until(_ => condition());
+    }
+}

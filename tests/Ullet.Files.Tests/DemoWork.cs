@@ -1,0 +1,24 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Server.Demo;
+
+namespace Ullet.Files.Tests;
+
+/// <summary>The demo projects, evaluated once.</summary>
+internal static class DemoWork
+{
+    internal static readonly EditContext Context = new(new Evaluator(new StationCache()));
+
+    internal static readonly IReadOnlyDictionary<string, Evaluated> All = DemoShelf
+        .Projects()
+        .ToDictionary(project => project.Title, project => Context.Evaluator.Evaluate(project), StringComparer.Ordinal);
+
+    internal static Evaluated Patch => All["Plot 14 harvest patch"];
+
+    internal static TheoryData<string> Titles => [.. All.Keys];
+
+    internal static Evaluated With(Project project, Edit edit) =>
+        Context.Evaluator.Evaluate(edit.Apply(project, Context).Value);
+}

@@ -1,0 +1,154 @@
+using System.Globalization;
+using System.Text;
+using Ullet.Core.Edits;
+using Ullet.Core.Layers;
+using Ullet.Core.Program;
+using Ullet.Files.StitchLists;
+
+namespace Ullet.Files.Tests.StitchLists;
+
+public sealed class StitchListTests
+{
+    public static TheoryData<string> Titles => DemoWork.Titles;
+
+    [Theory]
+    [MemberData(nameof(Titles))]
+    public void Read_OfWhatWasWritten_GivesTheSameProgram(string title)
+    {
+        var program = DemoWork.All[title].Program;
+        var read = StitchListReader.Read(StitchListExport.Make(program)).Value;
+        Assert.Equal(program.Title, read.Title);
+        Assert.Equal(program.Threads, read.Threads);
+        Assert.Equal((program.FieldWidth, program.FieldHeight), (read.FieldWidth, read.FieldHeight));
+        Assert.Equal((program.StitchCount, program.StopCount), (read.StitchCount, read.StopCount));
+        foreach (var (written, found) in program.Steps.Zip(read.Steps))
+        {
+            Assert.Equal((written.Key, written.OwnerName), (found.Key, found.OwnerName));
+            if (written is ProgramStitches sewn)
+            {
+                var again = Assert.IsType<ProgramStitches>(found);
+                Assert.Equal((sewn.Thread, sewn.Block, sewn.StopAfter), (again.Thread, again.Block, again.StopAfter));
+                Assert.Equal(sewn.Commands.Select(c => c.Kind), again.Commands.Select(c => c.Kind));
+                Assert.All(
+                    sewn.Commands.Zip(again.Commands).Where(pair => pair.First.Kind != NeedleKind.Trim),
+                    pair => Assert.True(pair.First.At.DistanceTo(pair.Second.At) < 0.001)
+                );
+            }
+            else if (written is ProgramHands hands)
+            {
+                var again = Assert.IsType<ProgramHands>(found);
+                Assert.Equal((hands.Kind, hands.Text, hands.Warning), (again.Kind, again.Text, again.Warning));
+                foreach (var (a, b) in hands.Changes.Zip(again.Changes))
+                {
+                    Assert.Equal(AreaOf(a), AreaOf(b), AreaOf(a) * 0.003);
+                }
+            }
+        }
+    }
+
+    [Fact]
+    public void Text_WithQuotationMarksAndBackslashes_ComesBack()
+    {
+        var evaluated = DemoWork.With(
+            DemoWork.Patch.Project,
+            new RenameProject { Title = "The \"14\" \\ patch, Ångström's" }
+        );
+        var noted = DemoWork.With(evaluated.Project, new NoteStep { StepKey = "e1.lay.0", Note = "say \"when\" \\o/" });
+        var read = StitchListReader.Read(StitchListExport.Make(noted.Program)).Value;
+        Assert.Equal("The \"14\" \\ patch, Ångström's", read.Title);
+        Assert.Contains(read.Steps.OfType<ProgramHands>(), step => step.Note == "say \"when\" \\o/");
+    }
+
+    /// <summary>A reader by the format's page alone: stops stand where hands come next, also with one thread.</summary>
+    [Fact]
+    public void File_HasAStopLineBeforeEveryHandStep_AlsoWithOneThread()
+    {
+        var project = DemoWork.Patch.Project with { Threads = [DemoWork.Patch.Project.Threads[0] with { Id = "one" }] };
+        project = project with { Hooping = project.Hooping with { LineThreadId = "one", CoverThreadId = "one" } };
+        var lines = Lines(DemoWork.Context.Evaluator.Evaluate(project).Program);
+        Assert.Single(lines, line => line.StartsWith("thread ", StringComparison.Ordinal));
+        var steps = 0;
+        for (var i = 0; i < lines.Count; i++)
+        {
+            if (!lines[i].StartsWith("step ", StringComparison.Ordinal))
+            {
+                continue;
+            }
+            steps++;
+            var afterStitches =
+                i > 0 && lines[i - 1] is "stop" or "t" || lines[i - 1].StartsWith("s ", StringComparison.Ordinal);
+            if (lines[i].Contains(" hand ", StringComparison.Ordinal) && afterStitches)
+            {
+                Assert.Equal("stop", lines[i - 1]);
+            }
+            else if (afterStitches)
+            {
+                Assert.NotEqual("stop", lines[i - 1]);
+            }
+        }
+        Assert.Equal(20, steps);
+    }
+
+    public static TheoryData<string, string, string> Broken =>
+        new()
+        {
+            { "another format", Replaced("ullet-stitch-list 1", "G21 G90"), "stitch-list-foreign" },
+            { "a newer version", Replaced("ullet-stitch-list 1", "ullet-stitch-list 7"), "stitch-list-newer" },
+            { "inches", Replaced("units mm", "units inch"), "stitch-list-broken" },
+            { "no field", Replaced("field 130 180", "field 0 180"), "stitch-list-broken" },
+            { "a thread that is not there", Replaced("thread 1 block 1", "thread 9 block 1"), "stitch-list-broken" },
+            { "a place that is none", Replaced("\ns ", "\ns x"), "stitch-list-broken" },
+            { "no number", Replaced("\ns ", "\ns NaN "), "stitch-list-broken" },
+            { "a step missing", Replaced("step 2 ", "step 3 "), "stitch-list-broken" },
+            { "an open quotation", Replaced("text \"Hoop", "text Hoop\" \""), "stitch-list-broken" },
+            { "a wrong count", Replaced("end steps 20", "end steps 19"), "stitch-list-broken" },
+            { "cut off", Whole()[..(Whole().Length / 2)], "stitch-list-broken" },
+            { "nothing", "", "stitch-list-foreign" },
+            { "something after the end", Whole() + "s 1 1\n", "stitch-list-broken" },
+        };
+
+    [Theory]
+    [MemberData(nameof(Broken))]
+    public void Read_OfABrokenFile_RefusesWithTheLine(string what, string text, string code)
+    {
+        var refusal = StitchListReader.Read(Encoding.UTF8.GetBytes(text)).Refusal;
+        Assert.True(refusal?.Code == code, $"{what}: {refusal?.Code} {refusal?.Words}");
+        Assert.StartsWith("line ", refusal!.Place, StringComparison.Ordinal);
+        Assert.EndsWith(".", refusal.Words, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(5)]
+    public void Read_OfAnyCutOrChangedFile_NeverThrows(int seed)
+    {
+        var whole = Encoding.UTF8.GetBytes(Whole());
+        var random = new Random(seed);
+        for (var i = 0; i < 150; i++)
+        {
+            var bytes = whole[..random.Next(1, 6000)];
+            bytes[random.Next(bytes.Length)] = (byte)random.Next(256);
+            Assert.False(StitchListReader.Read(bytes).IsOk, $"seed {seed}, case {i}");
+        }
+    }
+
+    private static string Whole() => Encoding.UTF8.GetString(StitchListExport.Make(DemoWork.Patch.Program));
+
+    private static string Replaced(string old, string by)
+    {
+        var whole = Whole();
+        var at = whole.IndexOf(old, StringComparison.Ordinal);
+        Assert.True(at >= 0, $"\"{old}\" is not in the file");
+        return string.Create(CultureInfo.InvariantCulture, $"{whole[..at]}{by}{whole[(at + old.Length)..]}");
+    }
+
+    private static List<string> Lines(StitchProgram program) =>
+        [.. Encoding.UTF8.GetString(StitchListExport.Make(program)).Split('\n', StringSplitOptions.RemoveEmptyEntries)];
+
+    private static double AreaOf(LayerChange change) =>
+        change switch
+        {
+            LayerLaid laid => laid.Area.Sum(region => region.Area),
+            LayerTrimmed trimmed => trimmed.Area.Sum(region => region.Area),
+            _ => 0,
+        };
+}
