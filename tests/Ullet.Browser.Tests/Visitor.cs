@@ -196,9 +196,15 @@ internal sealed class Visitor : IDisposable
 
     internal object? RunAsync(string script) => _driver.ExecuteAsyncScript(script);
 
-    /// <summary>Complaints of the browser: failed scripts, refused styles.</summary>
+    /// <summary>Complaints of the browser: failed scripts, refused styles. A refused request is no fault of the page.</summary>
     internal IReadOnlyList<string> Complaints() =>
-        [.. _driver.Manage().Logs.GetLog(LogType.Browser).Select(entry => entry.Message)];
+        [
+            .. _driver
+                .Manage()
+                .Logs.GetLog(LogType.Browser)
+                .Select(entry => entry.Message)
+                .Where(message => !message.Contains("Failed to load resource", StringComparison.Ordinal)),
+        ];
 
     private (int X, int Y) OnWall((double X, double Y) place)
     {
@@ -260,7 +266,7 @@ internal sealed class Visitor : IDisposable
             .. _driver
                 .FindElements(
                     By.XPath(
-                        $"//*[{tags}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}]]"
+                        $"//*[{tags}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}] or text()[normalize-space(.)={quoted}]]"
                     )
                 )
                 .Where(element => element.Displayed),

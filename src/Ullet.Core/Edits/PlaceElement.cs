@@ -46,7 +46,13 @@ public sealed record PlaceElement : Edit
         var height = Height ?? (KeepProportions && Width is { } w ? old.Height * w / old.Width : old.Height);
         var turn = Rotation is { } degrees && double.IsFinite(degrees) ? degrees % 360 : Rotation ?? old.Rotation;
         var box = new ElementBox(X ?? old.X, Y ?? old.Y, width, height, turn);
-        if (Limits.CheckBox(box, element.Name) is { } refusal)
+        // What was typed is judged first: a refusal should not name a side that only follows.
+        var typed = old with
+        {
+            Width = Width ?? old.Width,
+            Height = Height ?? old.Height,
+        };
+        if ((Limits.CheckBox(typed, element.Name) ?? Limits.CheckBox(box, element.Name)) is { } refusal)
         {
             return refusal;
         }

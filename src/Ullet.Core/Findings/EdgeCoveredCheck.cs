@@ -23,7 +23,7 @@ internal sealed class EdgeCoveredCheck : ICheck
             var wanted = cloth.Kind is ClothKind.Felt or ClothKind.Vinyl ? BiteFirm : BiteWoven;
             var cover = StageNumbers.Satin(piece.Stages.Cover);
             var (bite, beyond) = Margins(piece, cover.Width, cover.InsideShare);
-            if (bite >= wanted - 1e-9 && beyond >= -1e-9)
+            if (Holds(bite, beyond, wanted))
             {
                 continue;
             }
@@ -54,6 +54,8 @@ internal sealed class EdgeCoveredCheck : ICheck
         return ((width * insideShare) - shift.Inwards, (width * (1 - insideShare)) - shift.Outwards);
     }
 
+    private static bool Holds(double bite, double beyond, double wanted) => bite >= wanted - 1e-9 && beyond >= -1e-9;
+
     private static Mend? MendFor(Piece piece, double share, double wanted)
     {
         var (least, most) = StitchRanges.CoverWidth;
@@ -62,13 +64,13 @@ internal sealed class EdgeCoveredCheck : ICheck
         {
             var width = Math.Round(least + (i * WidthStep), 1);
             var (bite, beyond) = Margins(piece, width, share);
-            if (bite >= wanted && beyond >= 0)
+            if (Holds(bite, beyond, wanted))
             {
                 return new CoverWidthMend(piece.Id, width);
             }
         }
         var usual = Margins(piece, StitchDefaults.CoverWidth, StitchDefaults.CoverInsideShare);
-        return usual.Bite >= wanted && usual.Beyond >= 0
+        return Holds(usual.Bite, usual.Beyond, wanted)
             ? new InsideShareMend(piece.Id, StitchDefaults.CoverInsideShare)
             : null;
     }

@@ -43,7 +43,9 @@ export function useEdits(projectId: string) {
 
   const run = (change: (head: number) => Promise<unknown>) => {
     previews.current?.abort();
-    return queued(projectId, () => carryOut(queries, projectId, change));
+    const { addPending } = useView.getState();
+    addPending(1);
+    return queued(projectId, () => carryOut(queries, projectId, change)).finally(() => addPending(-1));
   };
 
   const edit = (wish: Edit) =>

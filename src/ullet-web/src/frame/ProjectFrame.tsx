@@ -12,6 +12,7 @@ export function ProjectFrame() {
   const scene = useScene(id);
   const navigate = useNavigate();
   const title = scene.data?.title;
+  const busy = useView((view) => view.pending > 0);
 
   useEffect(() => {
     document.title = title ? `${title} · Ullet` : "Ullet";
@@ -32,7 +33,7 @@ export function ProjectFrame() {
       </main>
     );
   return (
-    <div className="flex h-full min-w-[1024px] flex-col">
+    <div className="flex h-full min-w-[1024px] flex-col" data-state={busy ? "busy" : "idle"}>
       <Header projectId={id} scene={scene.data} />
       <Outlet />
       <KeysPanel />

@@ -1,5 +1,5 @@
 import { Slider } from "radix-ui";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { NumberField } from "./NumberField";
 
 interface Props {
@@ -21,6 +21,8 @@ interface Props {
 export function SlideField(props: Props) {
   const { label, value, least, most, step, unit, digits, ends, hint, onSlide, onTaken } = props;
   const [sliding, setSliding] = useState<number | null>(null);
+  // With keys the slider reports a step as taken before it reports it as moved.
+  const taken = useRef<number | null>(null);
   return (
     <div>
       <div className="grid grid-cols-[1fr_88px] items-end gap-3">
@@ -37,11 +39,15 @@ export function SlideField(props: Props) {
             value={[sliding ?? value]}
             onValueChange={([next]) => {
               if (next === undefined) return;
+              const over = next === taken.current;
+              taken.current = null;
+              if (over) return;
               setSliding(next);
               onSlide(next);
             }}
             onValueCommit={([next]) => {
               setSliding(null);
+              taken.current = next ?? null;
               if (next !== undefined && next !== value) onTaken(next);
             }}
             onKeyDown={(event) => event.stopPropagation()}
