@@ -14,9 +14,9 @@ namespace Ullet.Bench;
 internal static class EditBench
 {
     /// <summary>A star of this size has a cover of about 5,000 needle points at spacing 0.30.</summary>
-    private const double Size = 130;
+    private const double Size = 140;
 
-    internal static async Task<Ratio> Run()
+    internal static async Task<IReadOnlyList<Ratio>> Run()
     {
         var data = Directory.CreateTempSubdirectory("ullet-bench-").FullName;
         using var server = Start(data, out var address);
@@ -48,27 +48,38 @@ internal static class EditBench
                 cover = new { spacing = 0.3 },
             };
             head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = dense }))["head"]!;
-            var answer = Measured.Median(
+            void Widen(int i)
+            {
+                var wider = new
+                {
+                    edit = "placeElement",
+                    elementId = "e1",
+                    width = Size + (i * 0.001),
+                };
+                var body = Post(client, $"/api/projects/{id}/edits", new { head, edit = wider })
+                    .GetAwaiter()
+                    .GetResult();
+                head = (long)body["head"]!;
+            }
+            var answer = Measured.Median(40, Widen);
+            var drawn = Measured.Median(
                 40,
                 i =>
                 {
-                    var wider = new
-                    {
-                        edit = "placeElement",
-                        elementId = "e1",
-                        width = Size + (i * 0.001),
-                    };
-                    var body = Post(client, $"/api/projects/{id}/edits", new { head, edit = wider })
-                        .GetAwaiter()
-                        .GetResult();
-                    head = (long)body["head"]!;
+                    Widen(i + 50_000);
+                    client.GetByteArrayAsync($"/api/projects/{id}/scene").GetAwaiter().GetResult();
                 }
             );
             var project = Piece();
             var count = new Evaluator(new StationCache()).Evaluate(project).Program.StitchCount;
             var piece = Measured.Median(20, _ => new Evaluator(new StationCache()).Evaluate(project));
             var document = Measured.Median(40, i => ReadAndSave(Path.Combine(data, "document.db"), project, i));
-            return new Ratio($"an edit's answer, piece of {count:N0} stitches", answer, piece + (1.5 * document));
+            var bound = piece + (1.5 * document);
+            return
+            [
+                new Ratio($"an edit's answer, piece of {count:N0} stitches", answer, bound),
+                new Ratio("the same with the scene that follows it", drawn, 1.5 * bound),
+            ];
         }
         finally
         {

@@ -28,10 +28,11 @@ internal static class Measured
 /// <param name="Name">What is measured.</param>
 /// <param name="Time">ms.</param>
 /// <param name="Bound">ms, from other measurements of the same run.</param>
-internal sealed record Ratio(string Name, double Time, double Bound)
+/// <param name="IsAim">True for a bound that the engine is still on its way to: it is shown and fails nothing.</param>
+internal sealed record Ratio(string Name, double Time, double Bound, bool IsAim = false)
 {
     internal bool Holds => Time <= Bound;
 
     public override string ToString() =>
-        $"{Name, -58} {Time, 9:0.00} ms of at most {Bound, 9:0.00} ms   ratio {Time / Bound:0.00}   {(Holds ? "holds" : "BREACHED")}";
+        $"{Name, -58} {Time, 9:0.00} ms of at most {Bound, 9:0.00} ms   ratio {Time / Bound:0.00}   {(Holds ? "holds" : IsAim ? "not yet" : "BREACHED")}";
 }

@@ -20,8 +20,11 @@ internal sealed record SatinLeg(IReadOnlyList<StrokePlace> Places, NarrowPlace? 
 /// and is clipped at the medial axis.</summary>
 internal sealed class SatinSides(MedialReach reach, CoverBand band)
 {
-    /// <summary>Distance between stroke places, mm: an eighth of the closest spacing.</summary>
-    private const double Step = 0.04;
+    /// <summary>Distance between stroke places along a leg, mm: a third of the closest spacing; strokes lie between them.</summary>
+    private const double Step = 0.1;
+
+    /// <summary>Distance between stroke places beyond a corner, mm, where their ends move fast.</summary>
+    private const double CapStep = 0.04;
 
     /// <summary>Edges that face each other within this cosine (20° between them) make a narrow place; edges that meet in a
     /// corner do not.</summary>
@@ -107,7 +110,7 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
         var radius = convex ? band.Outside : band.Inside;
         var half = Math.Abs(turn) / 2 * Math.PI / 180;
         var farthest = radius * Math.Sin(half);
-        for (var u = Step; u < farthest; u += Step)
+        for (var u = CapStep; u < farthest; u += CapStep)
         {
             var foot = corner + (along * u);
             var low = foot + (side * (u / Math.Tan(half)));
