@@ -25,10 +25,7 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.Click("link", "Rehearsal");
             visitor.Click("button", "Done, press start");
             visitor.WaitForText("Now: Lay shed green cotton");
-            for (var i = 0; i < 14; i++)
-            {
-                visitor.Click("button", "Step forward");
-            }
+            visitor.Click("button", "Step 18, hands: Beetroot, trim");
             visitor.WaitForText("trim beetroot cotton close");
             Keep(visitor, "rehearsal-stop");
             visitor.Click("link", "Packet");

@@ -73,13 +73,13 @@ internal sealed class Visitor : IDisposable
                     )!
         );
 
-    internal void Click(string role, string name)
+    internal void Click(string role, string name, bool last = false)
     {
         Wait(
             $"{role} \"{name}\" to be clickable",
             () =>
             {
-                Find(role, name).Click();
+                (last ? FindAll(role, name)[^1] : Find(role, name)).Click();
                 return true;
             }
         );
@@ -92,6 +92,16 @@ internal sealed class Visitor : IDisposable
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text + Keys.Enter);
         WaitUntilIdle();
+    }
+
+    /// <summary>Types into a field of a form without sending it.</summary>
+    internal void Fill(string label, string text, bool last = false)
+    {
+        var field = last
+            ? _driver.FindElements(By.XPath($"//label[normalize-space(.)='{label}']/following-sibling::input"))[^1]
+            : Field(label);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text);
     }
 
     internal void Choose(string label, string option)
@@ -231,7 +241,7 @@ internal sealed class Visitor : IDisposable
             () =>
             {
                 var named = _driver.FindElements(
-                    By.XPath($"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}']")
+                    By.XPath($"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}' or span[normalize-space(text())='{label}']]")
                 );
                 var id = named.Count > 0 ? named[0].GetDomAttribute("for") : null;
                 found =

@@ -10,6 +10,9 @@ public static class SheetPlanner
     /// <summary>Distance of the first shape from the mat's edges, mm.</summary>
     public const double Margin = 10;
 
+    /// <summary>Shapes that stand nearer than this in their places are not cut in place: the knife tears what is left between.</summary>
+    public const double LeastGap = 1;
+
     /// <summary>Distance between shapes laid side by side, mm.</summary>
     public const double Gap = 6;
 
@@ -44,8 +47,8 @@ public static class SheetPlanner
             {
                 var (first, second) = (shapes[i].Outline, shapes[j].Outline);
                 if (
-                    first.Bounds().Overlaps(second.Bounds())
-                    && RegionOverlay.Overlap(first.Flatten(0.05), second.Flatten(0.05))
+                    first.Bounds().Grown(LeastGap).Overlaps(second.Bounds())
+                    && RegionOverlay.Distance(first.Flatten(0.05), second.Flatten(0.05)) < LeastGap
                 )
                 {
                     return true;

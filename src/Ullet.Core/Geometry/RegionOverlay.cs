@@ -12,8 +12,9 @@ public static class RegionOverlay
     public static ImmutableArray<Region> Difference(IEnumerable<Region> from, IEnumerable<Region> without) =>
         PlaneGeometry.ToRegions(PlaneGeometry.From(from).Difference(PlaneGeometry.From(without)));
 
-    public static bool Overlap(IEnumerable<Region> first, IEnumerable<Region> second) =>
-        PlaneGeometry.From(first).Intersects(PlaneGeometry.From(second));
+    /// <summary>The least distance between two sets of regions, mm; 0 when they touch or overlap.</summary>
+    public static double Distance(IEnumerable<Region> first, IEnumerable<Region> second) =>
+        PlaneGeometry.From(first).Distance(PlaneGeometry.From(second));
 
     /// <summary>True when no edge crosses another or itself.</summary>
     public static bool IsSimple(Ring ring) =>

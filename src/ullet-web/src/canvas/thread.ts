@@ -4,6 +4,8 @@ import { shaded } from "./colours";
 const WIDTH = 0.42;
 
 interface ThreadPaths {
+  /** The dark edge; it leaves out a chunk's first stroke, which would draw over the chunk before. */
+  edge: Path2D;
   whole: Path2D;
   sheen: Path2D;
   gaps: Path2D;
@@ -20,7 +22,7 @@ export function drawThread(ctx: CanvasRenderingContext2D, points: Float32Array, 
   const [edge, gap, light] = [shaded(colour, -0.34), shaded(colour, -0.28), shaded(colour, 0.2)];
   for (const path of pathsOf(points)) {
     ctx.lineCap = "round";
-    stroke(ctx, path.whole, edge, WIDTH);
+    stroke(ctx, path.edge, edge, WIDTH);
     stroke(ctx, path.whole, colour, WIDTH * 0.82);
     ctx.lineCap = "butt";
     stroke(ctx, path.gaps, gap, 0.06);
@@ -46,17 +48,24 @@ function pathsOf(points: Float32Array): ThreadPaths[] {
 function build(points: Float32Array): ThreadPaths[] {
   const chunks: ThreadPaths[] = [];
   let path: ThreadPaths | null = null;
+  let joins = false;
   let [lastX, lastY] = [NaN, NaN];
   for (let i = 0; i + 1 < points.length; i += 2) {
     const [x, y] = [points[i] ?? NaN, points[i + 1] ?? NaN];
     if (!path || i % (CHUNK_POINTS * 2) === 0) {
-      path = { whole: new Path2D(), sheen: new Path2D(), gaps: new Path2D() };
+      path = { edge: new Path2D(), whole: new Path2D(), sheen: new Path2D(), gaps: new Path2D() };
+      joins = !Number.isNaN(lastX);
       chunks.push(path);
       if (!Number.isNaN(lastX)) path.whole.moveTo(lastX, lastY);
     }
-    if (!Number.isNaN(x) && Number.isNaN(lastX)) path.whole.moveTo(x, y);
-    else if (!Number.isNaN(x)) {
+    if (!Number.isNaN(x) && Number.isNaN(lastX)) {
+      path.whole.moveTo(x, y);
+      path.edge.moveTo(x, y);
+    } else if (!Number.isNaN(x)) {
       path.whole.lineTo(x, y);
+      if (joins) path.edge.moveTo(x, y);
+      else path.edge.lineTo(x, y);
+      joins = false;
       light(path, lastX, lastY, x, y);
     }
     [lastX, lastY] = [x, y];

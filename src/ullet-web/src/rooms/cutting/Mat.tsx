@@ -4,7 +4,8 @@ import type { Cloth, Sheet } from "../../api/client";
 export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
   const right = Math.max(sheet.matWidth, ...sheet.shapes.map((shape) => shape.box.x + shape.box.width));
   const bottom = Math.max(sheet.matHeight, ...sheet.shapes.map((shape) => shape.box.y + shape.box.height));
-  const letters = Math.max(right, bottom) / 40;
+  // Numbers as large as 12 pixels on the smallest screen; the size card says which piece each is.
+  const letters = Math.max(right, bottom) / 44;
   const words = sheet.shapes.map(
     (shape) => `${shape.name} ${shape.box.width.toFixed(1)} by ${shape.box.height.toFixed(1)} mm`,
   );
@@ -34,7 +35,7 @@ export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
           stroke="#1f7a6d"
           strokeWidth="0.8"
         />
-        {sheet.shapes.map((shape) => (
+        {sheet.shapes.map((shape, i) => (
           <g key={shape.elementId}>
             <path
               d={shape.path}
@@ -43,22 +44,14 @@ export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
               stroke="#1d2a3a"
               strokeWidth="0.5"
             />
-            <text
-              x={shape.box.x + shape.box.width / 2}
-              y={
-                shape.box.width < letters * 6
-                  ? shape.box.y + shape.box.height + letters
-                  : shape.box.y + shape.box.height / 2
-              }
-              textAnchor="middle"
-              fontSize={letters}
-              fill="#1d2a3a"
-              stroke="#ffffff"
-              strokeWidth={letters / 6}
-              paintOrder="stroke"
+            <g
+              transform={`translate(${shape.box.x + shape.box.width / 2} ${shape.box.y + shape.box.height / 2})`}
             >
-              {shape.name}
-            </text>
+              <circle r={letters} fill="#ffffff" stroke="#1d2a3a" strokeWidth="0.4" />
+              <text textAnchor="middle" dy="0.35em" fontSize={letters * 1.1} fontWeight="600" fill="#1d2a3a">
+                {i + 1}
+              </text>
+            </g>
           </g>
         ))}
         {sheet.isMirrored ? (

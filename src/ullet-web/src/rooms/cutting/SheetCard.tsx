@@ -23,14 +23,14 @@ export function SheetCard({ projectId, scene, sheet }: Props) {
         <h2 className="font-head text-[19px] font-semibold">{sheet.clothName}</h2>
         <p className="text-muted">
           {sheet.sideBySide
-            ? "Side by side, because in their places the shapes would run into each other."
+            ? "Side by side, because in their places the shapes would touch or run into each other."
             : "In place: shapes lie to one another as they do on the wall."}
         </p>
         {sheet.fits ? null : <p className="mt-1 font-semibold text-madder">A shape reaches past the mat.</p>}
       </div>
       <ul className="space-y-3">
-        {sheet.shapes.map((shape) => (
-          <SizeRow key={shape.elementId} projectId={projectId} shape={shape} />
+        {sheet.shapes.map((shape, i) => (
+          <SizeRow key={shape.elementId} projectId={projectId} number={i + 1} shape={shape} />
         ))}
       </ul>
       <label className="flex items-start gap-2">
@@ -76,12 +76,17 @@ export function SheetCard({ projectId, scene, sheet }: Props) {
   );
 }
 
-function SizeRow({ projectId, shape }: { projectId: string; shape: SheetShape }) {
+function SizeRow({ projectId, number, shape }: { projectId: string; number: number; shape: SheetShape }) {
   const { width, height } = shape.box;
   return (
     <li className="rounded-card border border-line px-3 py-2">
       <div className="flex items-center">
-        <p className="font-semibold">{shape.name}</p>
+        <p className="font-semibold">
+          <span className="mr-2 inline-flex size-6 items-center justify-center rounded-full border border-ink text-[13px]">
+            {number}
+          </span>
+          {shape.name}
+        </p>
         <a
           className="ml-auto rounded-md p-1 text-[13px] text-indigo underline"
           href={`/api/projects/${projectId}/cut.svg?element=${shape.elementId}`}
