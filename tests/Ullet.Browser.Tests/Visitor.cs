@@ -241,7 +241,9 @@ internal sealed class Visitor : IDisposable
             () =>
             {
                 var named = _driver.FindElements(
-                    By.XPath($"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}' or span[normalize-space(text())='{label}']]")
+                    By.XPath(
+                        $"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}' or span[normalize-space(text())='{label}']]"
+                    )
                 );
                 var id = named.Count > 0 ? named[0].GetDomAttribute("for") : null;
                 found =

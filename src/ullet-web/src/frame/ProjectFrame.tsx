@@ -5,6 +5,7 @@ import { Button } from "../parts/Button";
 import { useView } from "../state/view";
 import { Header } from "./Header";
 import { KeysPanel } from "./KeysPanel";
+import { useHistoryKeys } from "./useHistoryKeys";
 
 /** The frame round a project's rooms: header above, the room below. */
 export function ProjectFrame() {
@@ -12,6 +13,7 @@ export function ProjectFrame() {
   const scene = useScene(id);
   const navigate = useNavigate();
   const title = scene.data?.title;
+  useHistoryKeys(id, scene.data);
   const busy = useView((view) => view.pending > 0);
 
   useEffect(() => {

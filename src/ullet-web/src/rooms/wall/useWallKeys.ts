@@ -27,10 +27,6 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         void edits.edit({ edit: "moveElements", elementIds: selection, x: arrow[0] * by, y: arrow[1] * by });
       } else if ((event.key === "Delete" || event.key === "Backspace") && selection.length) {
         void edits.edit({ edit: "removeElements", elementIds: selection });
-      } else if (control && key === "z" && !event.shiftKey) {
-        if (scene.undoLabel) void edits.undo();
-      } else if (control && (key === "y" || (key === "z" && event.shiftKey))) {
-        if (scene.redoLabel) void edits.redo();
       } else if (control && key === "d" && selection.length) {
         const before = scene.elements.map((element) => element.id);
         void wallEvents.adding(projectId, before, () =>
