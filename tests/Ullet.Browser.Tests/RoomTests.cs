@@ -69,7 +69,10 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
         {
             NewProject(visitor, "Noted");
             AddShape(visitor, "Heart");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
             visitor.Run("[...document.querySelectorAll('[aria-label=\"Run strip\"] li button')][2].click()");
+            visitor.WaitForText("Lay clay cotton face up over the placement line of Heart");
+            visitor.WaitForValue("Name", "Heart");
             visitor.Type("Your own note, shown at this stop", "the dotted side up");
             visitor.Click("link", "Rehearsal");
             visitor.Click("button", "Done, press start");
@@ -86,6 +89,41 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.WaitForText("Compost heap lies in the bin for 30 days.");
             visitor.Click("button", "Put it back");
             visitor.WaitForText("130 × 180 mm · no pieces yet");
+        });
+
+    [Fact]
+    public void Undo_ByKeys_WorksInEveryRoom() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Undone elsewhere");
+            AddShape(visitor, "Polygon");
+            visitor.Click("link", "Packet");
+            visitor.WaitForText("Cut file, clay cotton");
+            visitor.Press(OpenQA.Selenium.Keys.Control, "z");
+            visitor.WaitForText("There is nothing to hand over yet.");
+            visitor.Press(OpenQA.Selenium.Keys.Control, "y");
+            visitor.WaitForText("Cut file, clay cotton");
+        });
+
+    [Theory]
+    [InlineData(1024, 768)]
+    [InlineData(2560, 1300)]
+    public void EveryRoom_AtOtherSizes_KeepsItsControlsOnTheScreen(int width, int height) =>
+        Visit(visitor =>
+        {
+            OpenPatch(visitor);
+            visitor.Resize(width, height);
+            foreach (var room in new[] { "Wall", "Cutting table", "Rehearsal", "Packet" })
+            {
+                visitor.Click("link", room);
+                var outside = (string)
+                    visitor.Run(
+                        "return [...document.querySelectorAll('header a, header button, header select, main button, main a')]"
+                            + ".filter(e => { const b = e.getBoundingClientRect(); return b.width > 0 && b.right > innerWidth + 1; })"
+                            + ".map(e => e.ariaLabel || e.textContent).join(', ');"
+                    )!;
+                Assert.True(outside.Length == 0, $"{room}: {outside}");
+            }
         });
 
     private static void AssertAccessible(Visitor visitor, string room)

@@ -34,17 +34,21 @@ internal sealed class Visitor : IDisposable
         options.AddUserProfilePreference("download.default_directory", _folder);
         options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
         _driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        Resize(1280, 800);
+    }
+
+    /// <summary>Sets the size of the page, CSS pixels; the window's frame left out.</summary>
+    internal void Resize(int width, int height) =>
         _driver.ExecuteCdpCommand(
             "Emulation.setDeviceMetricsOverride",
             new Dictionary<string, object?>
             {
-                ["width"] = 1280,
-                ["height"] = 800,
+                ["width"] = width,
+                ["height"] = height,
                 ["deviceScaleFactor"] = 1,
                 ["mobile"] = false,
             }
         );
-    }
 
     internal string Path_ => new Uri(_driver.Url).AbsolutePath;
 

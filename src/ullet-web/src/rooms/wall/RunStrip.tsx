@@ -13,7 +13,17 @@ interface Props {
 
 /** Every step as a bar as wide as its time, hand steps as raised tabs. */
 export function RunStrip({ projectId, scene }: Props) {
-  const { selection, stepKey, pointAt } = useView();
+  const { selection, stepKey, pointAt, select } = useView();
+
+  const show = (step: Step) => {
+    if (step.key === stepKey) {
+      pointAt(null);
+      return;
+    }
+    select(scene.elements.some((element) => element.id === step.ownerId) ? [step.ownerId] : []);
+    pointAt(step.key);
+  };
+
   const pointed = scene.steps.find((step) => step.key === stepKey);
   return (
     <section
@@ -48,7 +58,7 @@ export function RunStrip({ projectId, scene }: Props) {
                 title={stepLabel(step, i)}
                 data-kind={step.kind}
                 data-dim={dim || undefined}
-                onClick={() => pointAt(step.key === stepKey ? null : step.key)}
+                onClick={() => show(step)}
                 className="flex h-[26px] w-full items-center justify-center overflow-hidden rounded-[4px] border border-ink/25 data-[dim]:opacity-35 data-[kind=hand]:h-[38px] data-[kind=hand]:border-[#a86b00] data-[kind=hand]:bg-marigold aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-indigo"
                 style={step.kind === "stitch" ? { backgroundColor: colourOf(scene, step) } : undefined}
               >

@@ -46,9 +46,13 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     return () => control.abort();
   }, [view, scene]);
 
+  // A hand step has no stitches to stand out from the others.
+  const stitchStep = scene.steps.some((step) => step.key === stepKey && step.kind === "stitch")
+    ? stepKey
+    : null;
   useEffect(() => {
-    view?.mark(selection, stepKey);
-  }, [view, selection, stepKey]);
+    view?.mark(selection, stitchStep);
+  }, [view, selection, stitchStep]);
 
   useEffect(() => {
     const fresh = wallEvents.takeNew(
