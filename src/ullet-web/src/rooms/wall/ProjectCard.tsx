@@ -39,7 +39,7 @@ export function ProjectCard({ projectId, scene }: Props) {
           <dd className="text-right whitespace-nowrap">{scene.stitchCount.toLocaleString("en-GB")}</dd>
           <dt className="text-muted">Stops</dt>
           <dd className="text-right whitespace-nowrap">{scene.stopCount}</dd>
-          <dt className="text-muted">Time, hands included</dt>
+          <dt className="text-muted">Time with hands</dt>
           <dd className="text-right whitespace-nowrap">{duration(scene.seconds)}</dd>
         </dl>
       </Section>
@@ -66,6 +66,7 @@ function HoopingFields({ projectId, scene }: Props) {
     <div className="grid grid-cols-2 gap-x-1.5 gap-y-2">
       <Choice
         label="Ground cloth"
+        className="col-span-2"
         value={hooping.groundClothId}
         options={clothOptions}
         mark={clothMark(hooping.groundClothId)}
@@ -73,6 +74,7 @@ function HoopingFields({ projectId, scene }: Props) {
       />
       <Choice
         label="Stabiliser"
+        className="col-span-2"
         value={hooping.stabiliserClothId}
         options={clothOptions}
         mark={clothMark(hooping.stabiliserClothId)}
