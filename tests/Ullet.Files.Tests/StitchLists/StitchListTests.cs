@@ -131,6 +131,22 @@ public sealed class StitchListTests
         }
     }
 
+    [Fact]
+    public void Example_OfTheFormatsPage_CanBeRead()
+    {
+        var folder = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
+        {
+            folder = Path.GetDirectoryName(folder)!;
+        }
+        var page = File.ReadAllText(Path.Combine(folder, "docs/formats/stitch-list.md"));
+        var example = page[(page.LastIndexOf("```\nullet-stitch-list", StringComparison.Ordinal) + 4)..];
+        example = example[..example.IndexOf("```", StringComparison.Ordinal)];
+        var program = StitchListReader.Read(Encoding.UTF8.GetBytes(example)).Value;
+        Assert.Equal("Seed tin label", program.Title);
+        Assert.Equal((2, 7, 1), (program.Steps.Length, program.StitchCount, program.StopCount));
+    }
+
     private static string Whole() => Encoding.UTF8.GetString(StitchListExport.Make(DemoWork.Patch.Program));
 
     private static string Replaced(string old, string by)
