@@ -1,3 +1,4 @@
+using Ullet.Core.Applique;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -10,7 +11,7 @@ internal sealed class NarrowPieceCheck : ICheck
     {
         foreach (var piece in input.Project.Elements.OfType<Piece>())
         {
-            var key = new StepKey(piece.Id, "cover", 0);
+            var key = new StepKey(piece.Id, StageNumbers.StageName(StageRole.Cover), 0);
             if (!input.Stitches.TryGetValue(key, out var stitches) || stitches.NarrowPlaces.IsEmpty)
             {
                 continue;

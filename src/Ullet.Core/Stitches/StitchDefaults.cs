@@ -30,7 +30,7 @@ public static class StitchDefaults
     /// <summary>How far a closed cover runs on over its start.</summary>
     public const double ClosingOverlap = 1.5;
 
-    /// <summary>A narrowed cover keeps this width at least.</summary>
+    /// <summary>Where two edges leave a cover less than this, the place is a warning and no tip.</summary>
     public const double NarrowestCover = 1.5;
 
     /// <summary>Edge runs of the underlay lie this far inside the band.</summary>

@@ -3,6 +3,7 @@ using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Server.Documents;
 
 namespace Ullet.Server.Demo;
 
@@ -13,23 +14,23 @@ internal sealed class DemoProject
 
     private static readonly ImmutableArray<Cloth> Cloths =
     [
-        Cloth("oat", "oat linen", "#e9e0cb", ClothKind.Linen, ClothTexture.Woven),
-        Cloth("stabiliser", "tear-away stabiliser", "#f4f4f2", ClothKind.Stabiliser, ClothTexture.Plain),
-        Cloth("shed", "shed green cotton", "#35584b", ClothKind.WovenCotton, ClothTexture.Woven),
-        Cloth("beet", "beetroot cotton", "#97304f", ClothKind.WovenCotton, ClothTexture.Woven),
-        Cloth("leaf", "leaf dotted cotton", "#7c9a4a", ClothKind.WovenCotton, ClothTexture.Dotted),
-        Cloth("straw", "straw felt", "#d8b664", ClothKind.Felt, ClothTexture.Plain),
-        Cloth("carrot", "carrot striped cotton", "#d9762e", ClothKind.WovenCotton, ClothTexture.Striped),
-        Cloth("barrow", "barrow red vinyl", "#b23a34", ClothKind.Vinyl, ClothTexture.Plain),
+        Stuff.Cloth("oat", "oat linen", "#e9e0cb", ClothKind.Linen, ClothTexture.Woven),
+        Stuff.Cloth("stabiliser", "tear-away stabiliser", "#f4f4f2", ClothKind.Stabiliser, ClothTexture.Plain),
+        Stuff.Cloth("shed", "shed green cotton", "#35584b", ClothKind.WovenCotton, ClothTexture.Woven),
+        Stuff.Cloth("beet", "beetroot cotton", "#97304f", ClothKind.WovenCotton, ClothTexture.Woven),
+        Stuff.Cloth("leaf", "leaf dotted cotton", "#7c9a4a", ClothKind.WovenCotton, ClothTexture.Dotted),
+        Stuff.Cloth("straw", "straw felt", "#d8b664", ClothKind.Felt, ClothTexture.Plain),
+        Stuff.Cloth("carrot", "carrot striped cotton", "#d9762e", ClothKind.WovenCotton, ClothTexture.Striped),
+        Stuff.Cloth("barrow", "barrow red vinyl", "#b23a34", ClothKind.Vinyl, ClothTexture.Plain),
     ];
 
     private static readonly ImmutableArray<MachineThread> Threads =
     [
-        Thread("slate", "slate grey", "#59646f"),
-        Thread("straw", "straw gold", "#c99a2e"),
-        Thread("plum", "plum", "#5e1c38"),
-        Thread("fern", "fern green", "#4d6b2b"),
-        Thread("rust", "rust orange", "#b4551a"),
+        Stuff.Thread("slate", "slate grey", "#59646f"),
+        Stuff.Thread("straw", "straw gold", "#c99a2e"),
+        Stuff.Thread("plum", "plum", "#5e1c38"),
+        Stuff.Thread("fern", "fern green", "#4d6b2b"),
+        Stuff.Thread("rust", "rust orange", "#b4551a"),
     ];
 
     internal DemoProject(string title, double fieldWidth, double fieldHeight)
@@ -95,22 +96,4 @@ internal sealed class DemoProject
     }
 
     private void Apply(Edit edit) => Project = edit.Apply(Project, Context).Value;
-
-    private static Cloth Cloth(string id, string name, string colour, ClothKind kind, ClothTexture texture) =>
-        new()
-        {
-            Id = id,
-            Name = name,
-            Colour = colour,
-            Kind = kind,
-            Texture = texture,
-        };
-
-    private static MachineThread Thread(string id, string name, string colour) =>
-        new()
-        {
-            Id = id,
-            Name = name,
-            Colour = colour,
-        };
 }

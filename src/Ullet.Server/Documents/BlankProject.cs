@@ -21,17 +21,17 @@ public static class BlankProject
             Title = UsualTitle,
             Cloths =
             [
-                Cloth("ground", "oat linen", "#e6dcc6", ClothKind.Linen),
-                Cloth("stabiliser", "tear-away stabiliser", "#f4f4f2", ClothKind.Stabiliser, ClothTexture.Plain),
-                Cloth("clay", "clay cotton", "#c0694a", ClothKind.WovenCotton),
-                Cloth("pond", "pond dotted cotton", "#3f7287", ClothKind.WovenCotton, ClothTexture.Dotted),
-                Cloth("hay", "hay felt", "#d9b45a", ClothKind.Felt, ClothTexture.Plain),
+                Stuff.Cloth("ground", "oat linen", "#e6dcc6", ClothKind.Linen),
+                Stuff.Cloth("stabiliser", "tear-away stabiliser", "#f4f4f2", ClothKind.Stabiliser, ClothTexture.Plain),
+                Stuff.Cloth("clay", "clay cotton", "#c0694a", ClothKind.WovenCotton),
+                Stuff.Cloth("pond", "pond dotted cotton", "#3f7287", ClothKind.WovenCotton, ClothTexture.Dotted),
+                Stuff.Cloth("hay", "hay felt", "#d9b45a", ClothKind.Felt, ClothTexture.Plain),
             ],
             Threads =
             [
-                Thread("slate", "slate", "#4a5868"),
-                Thread("rust", "rust", "#8c3f28"),
-                Thread("ink", "ink blue", "#2c4560"),
+                Stuff.Thread("slate", "slate", "#4a5868"),
+                Stuff.Thread("rust", "rust", "#8c3f28"),
+                Stuff.Thread("ink", "ink blue", "#2c4560"),
             ],
             Hooping = new Hooping
             {
@@ -49,28 +49,4 @@ public static class BlankProject
             new SetHooping { FieldWidth = fieldWidth, FieldHeight = fieldHeight }.Apply(project, context)
         );
     }
-
-    private static Cloth Cloth(
-        string id,
-        string name,
-        string colour,
-        ClothKind kind,
-        ClothTexture texture = ClothTexture.Woven
-    ) =>
-        new()
-        {
-            Id = id,
-            Name = name,
-            Colour = colour,
-            Kind = kind,
-            Texture = texture,
-        };
-
-    private static MachineThread Thread(string id, string name, string colour) =>
-        new()
-        {
-            Id = id,
-            Name = name,
-            Colour = colour,
-        };
 }

@@ -66,12 +66,9 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
     public Task<Result<Saved>> Apply(string projectId, long expectedHead, Edit edit, CancellationToken cancellation) =>
         Locked(
             projectId,
+            expectedHead,
             async row =>
             {
-                if (row.HeadId != expectedHead)
-                {
-                    return Stale(row.HeadId);
-                }
                 var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == row.HeadId, cancellation);
                 var before = Snapshot.Unpack(head.Snapshot);
                 var after = edit.Apply(before, new EditContext(evaluator));
@@ -90,12 +87,9 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
     public Task<Result<Saved>> Undo(string projectId, long expectedHead, CancellationToken cancellation) =>
         Locked(
             projectId,
+            expectedHead,
             async row =>
             {
-                if (row.HeadId != expectedHead)
-                {
-                    return Stale(row.HeadId);
-                }
                 var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == row.HeadId, cancellation);
                 if (head.ParentId is not { } parentId)
                 {
@@ -112,12 +106,9 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
     public Task<Result<Saved>> Redo(string projectId, long expectedHead, CancellationToken cancellation) =>
         Locked(
             projectId,
+            expectedHead,
             async row =>
             {
-                if (row.HeadId != expectedHead)
-                {
-                    return Stale(row.HeadId);
-                }
                 if (await Newest(projectId, row.HeadId, cancellation) is not { } child)
                 {
                     return new Refusal("nothing-to-redo", "head", "There is nothing to do again.");
@@ -152,8 +143,10 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
             .OrderByDescending(r => r.Id)
             .FirstOrDefaultAsync(cancellation);
 
+    /// <summary>Carries out a change alone, in one transaction, on the head that the caller knows.</summary>
     private async Task<Result<Saved>> Locked(
         string projectId,
+        long expectedHead,
         Func<ProjectRow, Task<Result<Saved>>> change,
         CancellationToken cancellation
     )
@@ -167,6 +160,10 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
             if (row is null || row.DeletedAt is not null)
             {
                 return Unknown(projectId);
+            }
+            if (row.HeadId != expectedHead)
+            {
+                return Stale(row.HeadId);
             }
             var result = await change(row);
             if (result.IsOk)

@@ -17,11 +17,6 @@ export async function loadStitches(scene: Scene, signal: AbortSignal): Promise<M
   return found;
 }
 
-/** The points of a step if they are here already. */
-export function knownStitches(key: string): Float32Array | undefined {
-  return kept.get(key);
-}
-
 async function load(projectId: string, stepKey: string, key: string, signal: AbortSignal) {
   const bytes = await fetchFile(
     `/api/projects/${projectId}/steps/${encodeURIComponent(stepKey)}/stitches?key=${key}`,

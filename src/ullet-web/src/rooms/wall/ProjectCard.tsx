@@ -1,7 +1,7 @@
 import { Pencil, Plus } from "lucide-react";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { useEdits } from "../../api/edits";
-import type { Cloth, Scene, Thread } from "../../api/client";
+import type { Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { IconButton } from "../../parts/IconButton";
@@ -99,54 +99,50 @@ function HoopingFields({ projectId, scene }: Props) {
 }
 
 function Cloths({ projectId, scene }: Props) {
-  const [asking, setAsking] = useState<Cloth | "new" | null>(null);
   return (
-    <>
-      <ul>
-        {scene.cloths.map((cloth) => (
-          <li key={cloth.id} className="flex items-center gap-2">
-            <ClothSwatch cloth={cloth} />
-            <span className="truncate">{cloth.name}</span>
-            <IconButton
-              label={`Change ${cloth.name}`}
-              side="left"
-              className="ml-auto h-7!"
-              onClick={() => setAsking(cloth)}
-            >
-              <Pencil size={15} aria-hidden />
-            </IconButton>
-          </li>
-        ))}
-      </ul>
-      <Button onClick={() => setAsking("new")}>
-        <Plus size={16} aria-hidden />
-        New cloth
-      </Button>
-      {asking ? (
-        <ClothPanel
-          projectId={projectId}
-          cloth={asking === "new" ? undefined : asking}
-          onClose={() => setAsking(null)}
-        />
-      ) : null}
-    </>
+    <Stock
+      items={scene.cloths}
+      mark={(cloth) => <ClothSwatch cloth={cloth} />}
+      newLabel="New cloth"
+      panel={(cloth, close) => <ClothPanel projectId={projectId} cloth={cloth} onClose={close} />}
+    />
   );
 }
 
 function Threads({ projectId, scene }: Props) {
-  const [asking, setAsking] = useState<Thread | "new" | null>(null);
+  return (
+    <Stock
+      items={scene.threads}
+      mark={(thread) => <ThreadSwatch colour={thread.colour} />}
+      newLabel="New thread"
+      panel={(thread, close) => <ThreadPanel projectId={projectId} thread={thread} onClose={close} />}
+    />
+  );
+}
+
+interface StockProps<T> {
+  items: T[];
+  mark: (item: T) => ReactNode;
+  newLabel: string;
+  /** The dialog that changes an item, or makes a new one. */
+  panel: (item: T | undefined, close: () => void) => ReactNode;
+}
+
+/** What the project has in stock, each with a button to change it. */
+function Stock<T extends { id: string; name: string }>({ items, mark, newLabel, panel }: StockProps<T>) {
+  const [asking, setAsking] = useState<T | "new" | null>(null);
   return (
     <>
       <ul>
-        {scene.threads.map((thread) => (
-          <li key={thread.id} className="flex items-center gap-2">
-            <ThreadSwatch colour={thread.colour} />
-            <span className="truncate">{thread.name}</span>
+        {items.map((item) => (
+          <li key={item.id} className="flex items-center gap-2">
+            {mark(item)}
+            <span className="truncate">{item.name}</span>
             <IconButton
-              label={`Change ${thread.name}`}
+              label={`Change ${item.name}`}
               side="left"
               className="ml-auto h-7!"
-              onClick={() => setAsking(thread)}
+              onClick={() => setAsking(item)}
             >
               <Pencil size={15} aria-hidden />
             </IconButton>
@@ -155,15 +151,9 @@ function Threads({ projectId, scene }: Props) {
       </ul>
       <Button onClick={() => setAsking("new")}>
         <Plus size={16} aria-hidden />
-        New thread
+        {newLabel}
       </Button>
-      {asking ? (
-        <ThreadPanel
-          projectId={projectId}
-          thread={asking === "new" ? undefined : asking}
-          onClose={() => setAsking(null)}
-        />
-      ) : null}
+      {asking ? panel(asking === "new" ? undefined : asking, () => setAsking(null)) : null}
     </>
   );
 }
