@@ -5,9 +5,12 @@ using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.EntityFrameworkCore;
 using Scalar.AspNetCore;
 using Serilog;
+using Ullet.Core.Drawings;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Files.Fonts;
 using Ullet.Server.Data;
 using Ullet.Server.Demo;
 using Ullet.Server.Documents;
@@ -32,6 +35,8 @@ builder.Configuration["AllowedHosts"] = "localhost;127.0.0.1;[::1]";
 builder.Services.AddSingleton(options);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(_ => new StationCache());
+builder.Services.AddSingleton<FontShelf>();
+builder.Services.AddSingleton<IGlyphSource>(services => services.GetRequiredService<FontShelf>());
 builder.Services.AddSingleton<Evaluator>();
 builder.Services.AddSingleton<EvaluatedHeads>();
 builder.Services.AddSingleton<SceneBuilder>();
@@ -39,6 +44,8 @@ builder.Services.AddDbContext<UlletDb>(
     (services, db) =>
         db.UseSqlite(DatabaseStart.ConnectionString(services.GetRequiredService<ServerOptions>().DataFolder))
 );
+builder.Services.AddScoped<AssetStore>();
+builder.Services.AddScoped<IImportedDrawings, ImportedDrawings>();
 builder.Services.AddScoped<DocumentHistory>();
 builder.Services.AddScoped<Evaluations>();
 builder.Services.AddExceptionHandler<ExceptionAnswers>();
@@ -68,6 +75,8 @@ EditEndpoints.Map(app);
 SceneEndpoints.Map(app);
 ExportEndpoints.Map(app);
 ImportEndpoints.Map(app);
+FontEndpoints.Map(app);
+ClipEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 app.Map(
         "/api/{**path}",
@@ -87,6 +96,7 @@ if (!describesOnly)
     Directory.CreateDirectory(options.DataFolder);
     using var scope = app.Services.CreateScope();
     DatabaseStart.Migrate(scope.ServiceProvider.GetRequiredService<UlletDb>(), options.DataFolder);
+    await scope.ServiceProvider.GetRequiredService<AssetStore>().PutFontsOnShelf(CancellationToken.None);
     if (options.Demo)
     {
         await DemoShelf.Fill(scope.ServiceProvider);

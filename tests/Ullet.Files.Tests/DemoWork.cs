@@ -2,6 +2,7 @@ using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Files.Fonts;
 using Ullet.Server.Demo;
 
 namespace Ullet.Files.Tests;
@@ -9,7 +10,9 @@ namespace Ullet.Files.Tests;
 /// <summary>The demo projects, evaluated once.</summary>
 internal static class DemoWork
 {
-    internal static readonly EditContext Context = new(new Evaluator(new StationCache()));
+    internal static readonly FontShelf Fonts = new();
+
+    internal static readonly EditContext Context = new(new Evaluator(new StationCache(), Fonts));
 
     internal static readonly IReadOnlyDictionary<string, Evaluated> All = DemoShelf
         .Projects()

@@ -32,7 +32,7 @@ public sealed class CutBeforehand : IAppliqueMethod
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work)
     {
-        var (piece, cloth) = (work.Piece, work.Cloth);
+        var (part, cloth) = (work.Part, work.Cloth);
         return
         [
             new StageAct(StageRole.Placement),
@@ -40,11 +40,11 @@ public sealed class CutBeforehand : IAppliqueMethod
                 new HandWork(
                     HandStepKind.Lay,
                     "lay",
-                    $"Lay the cut {cloth.Name} piece for {piece.Name} face up inside its placement line and fuse or tape it; "
+                    $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line and fuse or tape it; "
                         + "the line should just show all round.",
                     null,
                     HoopOff: false,
-                    [new LayerLaid(piece.Id, piece.Name, cloth, FaceUp: true, work.Outline.Flatten())]
+                    [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, work.Outline.Flatten())]
                 )
             ),
             new StageAct(StageRole.TackDown),

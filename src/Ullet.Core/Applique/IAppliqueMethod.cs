@@ -6,11 +6,11 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Applique;
 
 /// <summary>A piece with what its method needs to know.</summary>
-/// <param name="Piece">The piece.</param>
+/// <param name="Part">The piece, or the letter.</param>
 /// <param name="Outline">Its outline, mm.</param>
 /// <param name="Cloth">Its cloth.</param>
 /// <param name="Offset">The outline moved outwards by a distance, mm, with its holes or with them filled.</param>
-public sealed record PieceAtWork(Piece Piece, Outline Outline, Cloth Cloth, Func<double, bool, Area> Offset);
+public sealed record PieceAtWork(AppliquePart Part, Outline Outline, Cloth Cloth, Func<double, bool, Area> Offset);
 
 /// <summary>One thing of a method's order: a stage the machine sews, or work for hands.</summary>
 public abstract record MethodAct;

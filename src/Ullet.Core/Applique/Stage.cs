@@ -24,18 +24,30 @@ public sealed record Stage(
 );
 
 /// <summary>Numbers of a running stage, mm.</summary>
-public sealed record RunNumbers(double StitchLength, double Inset, int Passes);
+public sealed record RunNumbers(double StitchLength, double Inset, int Passes)
+{
+    /// <summary>True to sew every stitch three times.</summary>
+    public bool IsBean { get; init; }
+}
 
 /// <summary>Resolves what was set by hand over what the method and the project give.</summary>
 public static class StageNumbers
 {
-    public static Stage Resolve(Project project, Piece piece, StageRole role, Outline outline, ContentHash outlineKey)
+    /// <summary>A stage of a piece of cloth.</summary>
+    public static Stage Resolve(
+        Project project,
+        AppliquePart part,
+        StageRole role,
+        Outline outline,
+        ContentHash outlineKey
+    )
     {
+        var piece = part.Element;
         var hooping = project.Hooping;
         var fallback = role == StageRole.Cover ? hooping.CoverThreadId : hooping.LineThreadId;
         var thread = project.FindThread(piece.Stages.ThreadOf(role))?.Id ?? fallback;
         return new Stage(
-            new StepKey(piece.Id, StageName(role), 0),
+            new StepKey(piece.Id, StageName(role), part.Ordinal),
             role,
             thread,
             Run(piece, role),
@@ -44,6 +56,24 @@ public static class StageNumbers
             outlineKey
         );
     }
+
+    /// <summary>The only stage of a line that is sewn without cloth.</summary>
+    public static Stage Line(
+        Project project,
+        string elementId,
+        LineSettings line,
+        Outline outline,
+        ContentHash outlineKey
+    ) =>
+        new(
+            new StepKey(elementId, StageName(StageRole.Line), 0),
+            StageRole.Line,
+            project.FindThread(line.ThreadId)?.Id ?? project.Hooping.CoverThreadId,
+            new RunNumbers(line.StitchLength ?? StitchDefaults.RunLength, 0, 1) { IsBean = line.Kind == LineKind.Bean },
+            Satin(new CoverSettings()),
+            outline,
+            outlineKey
+        );
 
     /// <summary>The cover's numbers with the defaults filled in.</summary>
     public static SatinNumbers Satin(CoverSettings set) =>
@@ -55,7 +85,7 @@ public static class StageNumbers
         );
 
     /// <summary>How far inside the outline the tack-down runs: as set, else the method's, but never out of the cover, mm.</summary>
-    public static double TackInset(Piece piece)
+    public static double TackInset(AppliqueElement piece)
     {
         if (piece.Stages.TackDown.Inset is { } set)
         {
@@ -76,10 +106,11 @@ public static class StageNumbers
         {
             StageRole.Placement => "placement",
             StageRole.TackDown => "tack",
+            StageRole.Line => "line",
             _ => "cover",
         };
 
-    private static RunNumbers Run(Piece piece, StageRole role) =>
+    private static RunNumbers Run(AppliqueElement piece, StageRole role) =>
         role == StageRole.TackDown
             ? new RunNumbers(piece.Stages.TackDown.StitchLength ?? StitchDefaults.RunLength, TackInset(piece), 2)
             : new RunNumbers(

@@ -9,7 +9,7 @@ namespace Ullet.Core.Applique;
 /// <summary>Stage to needle points, without travel, locks and trims.</summary>
 public sealed class StitchStation : IStation<Stage, StepStitches>
 {
-    public int Version => 1;
+    public int Version => 2;
 
     /// <summary>The thread is not part of the key: another colour has the same needle points.</summary>
     public ContentHash Key(Stage input) =>
@@ -22,10 +22,14 @@ public sealed class StitchStation : IStation<Stage, StepStitches>
         var regions = input.Outline.Flatten();
         return input.Role == StageRole.Cover
             ? SatinCover.Make(regions, input.Satin, cancellation)
-            : Lines(RegionOffset.By(regions, -input.Run.Inset), input.Run);
+            : Lines(RegionOffset.By(regions, -input.Run.Inset), input.Outline.Lines, input.Run);
     }
 
-    private static StepStitches Lines(ImmutableArray<Region> regions, RunNumbers numbers)
+    private static StepStitches Lines(
+        ImmutableArray<Region> regions,
+        ImmutableArray<OpenPath> lines,
+        RunNumbers numbers
+    )
     {
         var runs = ImmutableArray.CreateBuilder<StitchRun>();
         var edge = 0;
@@ -36,12 +40,21 @@ public sealed class StitchStation : IStation<Stage, StepStitches>
             {
                 points = points.AddRange(RunStitch.Round(ring, numbers.StitchLength, 0.5).Skip(1));
             }
+            Add(points);
+        }
+        foreach (var line in lines)
+        {
+            Add(RunStitch.Along(line.Flatten(), numbers.StitchLength));
+        }
+        return new StepStitches(runs.ToImmutable(), []);
+
+        void Add(ImmutableArray<Point> points)
+        {
             if (points.Length > 1)
             {
-                runs.Add(new StitchRun(RunKind.Line, edge, points));
+                runs.Add(new StitchRun(RunKind.Line, edge, numbers.IsBean ? BeanStitch.Of(points) : points));
             }
             edge++;
         }
-        return new StepStitches(runs.ToImmutable(), []);
     }
 }

@@ -31,11 +31,11 @@ public sealed class TrimInTheHoop : IAppliqueMethod
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work)
     {
-        var (piece, cloth) = (work.Piece, work.Cloth);
+        var (part, cloth) = (work.Part, work.Cloth);
         var laid = work.Offset(LaidMargin, false).Regions;
-        var edge = ((TrimLeaves.Least + TrimLeaves.Most) / 2) - StageNumbers.TackInset(piece);
+        var edge = ((TrimLeaves.Least + TrimLeaves.Most) / 2) - StageNumbers.TackInset(part.Element);
         var size = work.Outline.Bounds().Grown(LaidMargin);
-        var holes = piece.Holes.IsEmpty ? "" : ", and cut out the hole inside its own line";
+        var holes = !part.HasHoles ? "" : ", and cut out the hole inside its own line";
         return
         [
             new StageAct(StageRole.Placement),
@@ -43,11 +43,11 @@ public sealed class TrimInTheHoop : IAppliqueMethod
                 new HandWork(
                     HandStepKind.Lay,
                     "lay",
-                    $"Lay {cloth.Name} face up over the placement line of {piece.Name}; it must be at least "
+                    $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
                         + $"{LengthText.AtLeast(size.Width, size.Height)}. Tape its corners away from the needle.",
                     null,
                     HoopOff: false,
-                    [new LayerLaid(piece.Id, piece.Name, cloth, FaceUp: true, laid)]
+                    [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, laid)]
                 )
             ),
             new StageAct(StageRole.TackDown),
@@ -56,10 +56,10 @@ public sealed class TrimInTheHoop : IAppliqueMethod
                     HandStepKind.Trim,
                     "trim",
                     $"Take the hoop off the machine, leave the cloth in it, and trim {cloth.Name} close to the tack-down of "
-                        + $"{piece.Name}{holes}.",
+                        + $"{part.Name}{holes}.",
                     "Do not cut the tack-down stitches.",
                     HoopOff: true,
-                    [new LayerTrimmed(piece.Id, work.Offset(edge, true).Regions)]
+                    [new LayerTrimmed(part.LayerId, work.Offset(edge, true).Regions)]
                 )
             ),
             new StageAct(StageRole.Cover),

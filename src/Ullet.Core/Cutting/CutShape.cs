@@ -1,12 +1,12 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Projects;
 
 namespace Ullet.Core.Cutting;
 
 /// <summary>What one piece wants cut out of its cloth.</summary>
 /// <param name="ElementId">The piece.</param>
+/// <param name="Ordinal">Which piece of cloth of the element it is.</param>
 /// <param name="Name">The piece's name.</param>
 /// <param name="ClothId">The cloth it is cut from.</param>
 /// <param name="Outline">The line to cut, mm, where the piece stands on the wall.</param>
@@ -14,6 +14,7 @@ namespace Ullet.Core.Cutting;
 /// <param name="IsTemplate">True for a rough template that is trimmed later, false for the finished piece.</param>
 public sealed record CutShape(
     string ElementId,
+    int Ordinal,
     string Name,
     string ClothId,
     Outline Outline,
@@ -25,12 +26,12 @@ public sealed record CutShape(
 }
 
 /// <summary>A piece whose cut shape is wanted.</summary>
-/// <param name="Piece">The piece.</param>
+/// <param name="Part">The piece, or the letter.</param>
 /// <param name="Outline">Its outline, mm.</param>
 /// <param name="OutlineKey">Stands for the outline in the key.</param>
 /// <param name="Offset">The outline moved outwards by a distance, mm, with its holes or with them filled.</param>
 public sealed record CutShapeInput(
-    Piece Piece,
+    AppliquePart Part,
     Outline Outline,
     ContentHash OutlineKey,
     Func<double, bool, Area> Offset
@@ -47,19 +48,29 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
         ContentHash.Of(
             new
             {
-                input.Piece.Id,
-                input.Piece.Name,
-                input.Piece.ClothId,
-                input.Piece.Method,
+                input.Part.Element.Id,
+                input.Part.Ordinal,
+                input.Part.Name,
+                input.Part.Element.ClothId,
+                input.Part.Element.Method,
             },
             $"cut-shape-{Version}-{input.OutlineKey}"
         );
 
     public CutShape Compute(CutShapeInput input, CancellationToken cancellation)
     {
-        var (piece, method) = (input.Piece, AppliqueMethods.Of(input.Piece.Method));
+        var (part, element) = (input.Part, input.Part.Element);
+        var method = AppliqueMethods.Of(element.Method);
         var line = method.CutAllowance == 0 ? input.Outline : Grown(input.Offset(method.CutAllowance, false));
-        return new CutShape(piece.Id, piece.Name, piece.ClothId, line, method.CutAllowance, !method.CutsToSize);
+        return new CutShape(
+            element.Id,
+            part.Ordinal,
+            part.Name,
+            element.ClothId,
+            line,
+            method.CutAllowance,
+            !method.CutsToSize
+        );
     }
 
     private static Outline Grown(Area area) =>

@@ -47,8 +47,7 @@ public sealed record AddPiece : Edit
             Box = box,
             Shape = Shape,
             ClothId = cloth.Id,
-            Method =
-                Method ?? project.Elements.OfType<Piece>().LastOrDefault()?.Method ?? Projects.Method.TrimInTheHoop,
+            Method = Method ?? UsualMethod(project),
         };
         return project with { Elements = project.Elements.Add(piece), NextNumber = project.NextNumber + 1 };
     }
@@ -69,7 +68,12 @@ public sealed record AddPiece : Edit
             _ => "Drawing",
         };
 
-    private static Cloth? UsualCloth(Project project) =>
+    /// <summary>The method used last; trim in the hoop in a new project.</summary>
+    internal static Method UsualMethod(Project project) =>
+        project.Elements.OfType<AppliqueElement>().LastOrDefault()?.Method ?? Projects.Method.TrimInTheHoop;
+
+    /// <summary>The first cloth that is neither ground nor stabiliser.</summary>
+    internal static Cloth? UsualCloth(Project project) =>
         project.Cloths.FirstOrDefault(cloth =>
             cloth.Id != project.Hooping.GroundClothId && cloth.Kind != ClothKind.Stabiliser
         ) ?? project.Cloths.FirstOrDefault();

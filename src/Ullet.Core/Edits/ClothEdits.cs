@@ -16,6 +16,8 @@ public sealed record AddCloth : Edit
 
     public string? PatternColour { get; init; }
 
+    public ClothSwatch? Swatch { get; init; }
+
     public override string Label(Project before) => $"Add cloth {Name}";
 
     public override Result<Project> Apply(Project project, EditContext context)
@@ -28,6 +30,7 @@ public sealed record AddCloth : Edit
             Kind = Kind,
             Texture = Texture,
             PatternColour = PatternColour,
+            Swatch = Swatch,
         };
         return ChangeCloth.Check(cloth) is { } refusal
             ? refusal
@@ -63,5 +66,10 @@ public sealed record ChangeCloth : Edit
     internal static Refusal? Check(Cloth cloth) =>
         Limits.CheckName(cloth.Name, "The cloth")
         ?? Limits.CheckColour(cloth.Colour, "The cloth")
-        ?? (cloth.PatternColour is { } pattern ? Limits.CheckColour(pattern, "The cloth's pattern") : null);
+        ?? (cloth.PatternColour is { } pattern ? Limits.CheckColour(pattern, "The cloth's pattern") : null)
+        ?? (
+            cloth.Swatch is { } swatch
+                ? Limits.CheckRange(swatch.WidthMm, 5, 2000, "mm", "The width that a cloth's photo shows", "swatch")
+                : null
+        );
 }

@@ -16,19 +16,24 @@ public sealed record DuplicateElements : Edit
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        foreach (var id in ElementIds)
+        var found = Chosen.Find(project, ElementIds, mayBeLocked: true);
+        if (!found.IsOk)
         {
-            if (project.Find(id) is not { } element)
-            {
-                return EditRefusals.NoElement(id);
-            }
+            return found.Refusal!;
+        }
+        var groups = new GroupCopies();
+        foreach (var element in found.Value)
+        {
             var name = element.Name.EndsWith(" copy", StringComparison.Ordinal) ? element.Name : element.Name + " copy";
             var copy = element with
             {
                 Id = $"e{project.NextNumber}",
                 Name = name.Length <= Limits.LongestName ? name : element.Name,
                 Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
+                StaysCentred = false,
+                IsLocked = false,
             };
+            (project, copy) = groups.Regrouped(project, copy);
             project = project with { Elements = project.Elements.Add(copy), NextNumber = project.NextNumber + 1 };
         }
         return project;

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Ullet.Core.Drawings;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -6,20 +7,36 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>What edits may read beside the document.</summary>
-public sealed record EditContext(Evaluator Evaluator);
+public sealed record EditContext(Evaluator Evaluator)
+{
+    /// <summary>Drawings that were imported and are not yet in a document; none unless given.</summary>
+    public IImportedDrawings Imports { get; init; } = new NoImports();
+}
 
 /// <summary>One change that a person makes; one undo step.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "edit")]
 [JsonDerivedType(typeof(AddPiece), "addPiece")]
 [JsonDerivedType(typeof(AddCloth), "addCloth")]
+[JsonDerivedType(typeof(AddDrawing), "addDrawing")]
 [JsonDerivedType(typeof(AddThread), "addThread")]
+[JsonDerivedType(typeof(AddWords), "addWords")]
+[JsonDerivedType(typeof(AlignElements), "alignElements")]
 [JsonDerivedType(typeof(ChangeCloth), "changeCloth")]
 [JsonDerivedType(typeof(ChangeThread), "changeThread")]
+[JsonDerivedType(typeof(CentreElements), "centreElements")]
+[JsonDerivedType(typeof(DistributeElements), "distributeElements")]
 [JsonDerivedType(typeof(DuplicateElements), "duplicateElements")]
+[JsonDerivedType(typeof(FitInto), "fitInto")]
+[JsonDerivedType(typeof(FlipElements), "flipElements")]
+[JsonDerivedType(typeof(GroupElements), "groupElements")]
+[JsonDerivedType(typeof(HideElements), "hideElements")]
+[JsonDerivedType(typeof(LockElements), "lockElements")]
+[JsonDerivedType(typeof(MatchSize), "matchSize")]
 [JsonDerivedType(typeof(MirrorCloth), "mirrorCloth")]
 [JsonDerivedType(typeof(MoveDesign), "moveDesign")]
 [JsonDerivedType(typeof(MoveElements), "moveElements")]
 [JsonDerivedType(typeof(NoteStep), "noteStep")]
+[JsonDerivedType(typeof(PasteElements), "pasteElements")]
 [JsonDerivedType(typeof(PlaceElement), "placeElement")]
 [JsonDerivedType(typeof(RemoveElements), "removeElements")]
 [JsonDerivedType(typeof(RenameElement), "renameElement")]
@@ -28,12 +45,18 @@ public sealed record EditContext(Evaluator Evaluator);
 [JsonDerivedType(typeof(RestackElement), "restackElement")]
 [JsonDerivedType(typeof(SetCover), "setCover")]
 [JsonDerivedType(typeof(SetHole), "setHole")]
+[JsonDerivedType(typeof(SetLettering), "setLettering")]
+[JsonDerivedType(typeof(SetLine), "setLine")]
 [JsonDerivedType(typeof(SetHooping), "setHooping")]
 [JsonDerivedType(typeof(SetMat), "setMat")]
 [JsonDerivedType(typeof(SetMethod), "setMethod")]
 [JsonDerivedType(typeof(SetPieceCloth), "setPieceCloth")]
 [JsonDerivedType(typeof(SetRun), "setRun")]
+[JsonDerivedType(typeof(SetText), "setText")]
 [JsonDerivedType(typeof(SetUnit), "setUnit")]
+[JsonDerivedType(typeof(SkewElements), "skewElements")]
+[JsonDerivedType(typeof(StayCentred), "stayCentred")]
+[JsonDerivedType(typeof(TouchLetter), "touchLetter")]
 public abstract record Edit
 {
     /// <summary>What a person would call it: "Move beet leaf".</summary>
@@ -46,16 +69,23 @@ public abstract record Edit
         elementIds.Count == 1 ? project.Find(elementIds[0])?.Name ?? "element" : $"{elementIds.Count} elements";
 }
 
-/// <summary>An edit of one piece.</summary>
-public abstract record PieceEdit : Edit
+/// <summary>An edit of one kind of element: of a piece, or of anything made of cloth.</summary>
+public abstract record ElementEdit<TElement> : Edit
+    where TElement : Element
 {
     public required string ElementId { get; init; }
 
     public sealed override Result<Project> Apply(Project project, EditContext context) =>
-        project.Find(ElementId) is Piece piece ? Change(piece, project) : EditRefusals.NoElement(ElementId);
+        project.Find(ElementId) switch
+        {
+            TElement element => Change(element, project)
+                .Then(changed => (Result<Project>)Centring.Kept(changed, changed.Find(ElementId)!, context)),
+            { } other => EditRefusals.WrongKind(other),
+            null => EditRefusals.NoElement(ElementId),
+        };
 
-    /// <summary>The document with the piece changed, or why not.</summary>
-    private protected abstract Result<Project> Change(Piece piece, Project project);
+    /// <summary>The document with the element changed, or why not.</summary>
+    private protected abstract Result<Project> Change(TElement piece, Project project);
 
     private protected string PieceName(Project project) => project.Find(ElementId)?.Name ?? "piece";
 }
@@ -65,6 +95,12 @@ internal static class EditRefusals
 {
     internal static Refusal NoElement(string id) =>
         new("element-unknown", "elementId", $"There is no element \"{id}\" in this project; it may have been deleted.");
+
+    internal static Refusal WrongKind(Element element) =>
+        new("element-unfit", "elementId", $"{element.Name} can't be changed in that way.");
+
+    internal static Refusal Locked(Element element) =>
+        new("element-locked", "elementId", $"{element.Name} is locked. Unlock it first.");
 
     internal static Refusal NoCloth(string id) =>
         new("cloth-unknown", "clothId", $"There is no cloth \"{id}\" in this project.");

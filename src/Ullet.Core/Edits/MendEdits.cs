@@ -29,5 +29,5 @@ public static class MendEdits
         };
 
     private static CoverSettings CoverOf(Project project, string elementId) =>
-        project.Find(elementId) is Piece piece ? piece.Stages.Cover : new CoverSettings();
+        project.Find(elementId) is AppliqueElement piece ? piece.Stages.Cover : new CoverSettings();
 }

@@ -15,10 +15,5 @@ public sealed record MoveDesign : Edit
     public override string Label(Project before) => "Move the design";
 
     public override Result<Project> Apply(Project project, EditContext context) =>
-        new MoveElements
-        {
-            ElementIds = [.. project.Elements.Select(element => element.Id)],
-            X = X,
-            Y = Y,
-        }.Apply(project, context);
+        Chosen.Move(project, project.Elements, X, Y);
 }

@@ -17,21 +17,6 @@ public sealed record MoveElements : Edit
 
     public override string Label(Project before) => $"Move {NameOf(before, ElementIds)}";
 
-    public override Result<Project> Apply(Project project, EditContext context)
-    {
-        foreach (var id in ElementIds)
-        {
-            if (project.Find(id) is not { } element)
-            {
-                return EditRefusals.NoElement(id);
-            }
-            var box = element.Box with { X = element.Box.X + X, Y = element.Box.Y + Y };
-            if (Limits.CheckBox(box, element.Name) is { } refusal)
-            {
-                return refusal;
-            }
-            project = project.With(element with { Box = box });
-        }
-        return project;
-    }
+    public override Result<Project> Apply(Project project, EditContext context) =>
+        Chosen.Find(project, ElementIds).Then(elements => Chosen.Move(project, elements, X, Y));
 }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -35,54 +34,29 @@ public sealed record PlaceElement : Edit
             : $"Move {name}";
     }
 
-    public override Result<Project> Apply(Project project, EditContext context)
+    public override Result<Project> Apply(Project project, EditContext context) =>
+        Chosen.Find(project, [ElementId]).Then(found => Place(project, found[0], context));
+
+    private Result<Project> Place(Project project, Element element, EditContext context)
     {
-        if (project.Find(ElementId) is not { } element)
-        {
-            return EditRefusals.NoElement(ElementId);
-        }
         var old = element.Box;
         var width = Width ?? (KeepProportions && Height is { } h ? old.Width * h / old.Height : old.Width);
         var height = Height ?? (KeepProportions && Width is { } w ? old.Height * w / old.Width : old.Height);
         var turn = Rotation is { } degrees && double.IsFinite(degrees) ? degrees % 360 : Rotation ?? old.Rotation;
-        var box = new ElementBox(X ?? old.X, Y ?? old.Y, width, height, turn);
+        var box = old with { X = X ?? old.X, Y = Y ?? old.Y, Width = width, Height = height, Rotation = turn };
         // What was typed is judged first: a refusal should not name a side that only follows.
         var typed = old with
         {
             Width = Width ?? old.Width,
             Height = Height ?? old.Height,
         };
-        if ((Limits.CheckBox(typed, element.Name) ?? Limits.CheckBox(box, element.Name)) is { } refusal)
+        if (Limits.CheckBox(typed, element.Name, mayBeFlat: element is StitchedLine) is { } refusal)
         {
             return refusal;
         }
-        return project.With(
-            element is Piece piece
-                ? piece with
-                {
-                    Box = box,
-                    Holes = Scaled(piece.Holes, width / old.Width, height / old.Height),
-                }
-                : element with
-                {
-                    Box = box,
-                }
-        );
+        // A new place given without a size is a wish to stand elsewhere; a handle gives both.
+        var isMoved = (X is not null || Y is not null) && Width is null && Height is null;
+        var stays = element.StaysCentred && !isMoved;
+        return Resizing.InBox(project, element with { StaysCentred = stays }, box, context);
     }
-
-    private static ImmutableArray<PieceHole> Scaled(ImmutableArray<PieceHole> holes, double x, double y) =>
-        x == 1 && y == 1
-            ? holes
-            :
-            [
-                .. holes.Select(hole =>
-                    hole with
-                    {
-                        X = hole.X * x,
-                        Y = hole.Y * y,
-                        Width = hole.Width * x,
-                        Height = hole.Height * y,
-                    }
-                ),
-            ];
 }

@@ -13,9 +13,10 @@ public sealed record RemoveElements : Edit
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        if (ElementIds.FirstOrDefault(id => project.Find(id) is null) is { } missing)
+        var found = Chosen.Find(project, ElementIds);
+        if (!found.IsOk)
         {
-            return EditRefusals.NoElement(missing);
+            return found.Refusal!;
         }
         return project with
         {

@@ -5,7 +5,7 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Gives a piece another shape, or its shape other numbers; place and size stay.</summary>
-public sealed record ReshapePiece : PieceEdit
+public sealed record ReshapePiece : ElementEdit<Piece>
 {
     public required ShapeSource Shape { get; init; }
 

@@ -19,6 +19,10 @@ public sealed record RestackElement : Edit
         {
             return EditRefusals.NoElement(ElementId);
         }
+        if (element.IsLocked)
+        {
+            return EditRefusals.Locked(element);
+        }
         if (Place < 0)
         {
             return new Refusal("place-out-of-range", "place", "The stack has no place below its bottom.");

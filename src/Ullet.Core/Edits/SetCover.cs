@@ -5,13 +5,13 @@ using Ullet.Core.Stitches;
 namespace Ullet.Core.Edits;
 
 /// <summary>Sets numbers of a piece's cover. The whole cover is given: a null goes back to the preset.</summary>
-public sealed record SetCover : PieceEdit
+public sealed record SetCover : ElementEdit<AppliqueElement>
 {
     public required CoverSettings Cover { get; init; }
 
     public override string Label(Project before) => $"Change the cover of {PieceName(before)}";
 
-    private protected override Result<Project> Change(Piece piece, Project project)
+    private protected override Result<Project> Change(AppliqueElement piece, Project project)
     {
         if (Cover.ThreadId is { } thread && project.FindThread(thread) is null)
         {

@@ -5,7 +5,7 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Gives a piece one hole in place of those it has, or takes them away.</summary>
-public sealed record SetHole : PieceEdit
+public sealed record SetHole : ElementEdit<Piece>
 {
     /// <summary>The hole; null for none.</summary>
     public PieceHole? Hole { get; init; }

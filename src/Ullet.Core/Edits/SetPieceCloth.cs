@@ -3,13 +3,13 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
 
-public sealed record SetPieceCloth : PieceEdit
+public sealed record SetPieceCloth : ElementEdit<AppliqueElement>
 {
     public required string ClothId { get; init; }
 
     public override string Label(Project before) => $"Change the cloth of {PieceName(before)}";
 
-    private protected override Result<Project> Change(Piece piece, Project project) =>
+    private protected override Result<Project> Change(AppliqueElement piece, Project project) =>
         project.FindCloth(ClothId) is null
             ? EditRefusals.NoCloth(ClothId)
             : project.With(piece with { ClothId = ClothId });

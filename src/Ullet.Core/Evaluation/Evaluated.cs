@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
@@ -13,6 +14,7 @@ namespace Ullet.Core.Evaluation;
 public sealed record Evaluated(
     Project Project,
     IReadOnlyDictionary<string, Outline> Outlines,
+    ImmutableArray<PieceAtWork> Pieces,
     RunSheet RunSheet,
     IReadOnlyDictionary<StepKey, StepStitches> Stitches,
     StitchProgram Program,
@@ -20,6 +22,10 @@ public sealed record Evaluated(
     ImmutableArray<Finding> Findings
 )
 {
+    /// <summary>The pieces of cloth of an element: one for each letter where letters are set one by one.</summary>
+    public IEnumerable<PieceAtWork> PiecesOf(string elementId) =>
+        Pieces.Where(work => work.Part.Element.Id == elementId);
+
     /// <summary>The box of all needle points, mm: the whole design. Empty without stitches.</summary>
     public Box DesignBounds() =>
         Box.Of(Program.Steps.OfType<ProgramStitches>().SelectMany(step => step.Commands).Select(command => command.At));

@@ -17,7 +17,7 @@ internal sealed class EdgeCoveredCheck : ICheck
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var piece in input.Project.Elements.OfType<Piece>().Where(piece => !piece.Stages.Cover.Off))
+        foreach (var piece in input.Project.Elements.OfType<AppliqueElement>().Where(piece => !piece.Stages.Cover.Off))
         {
             var cloth = input.Project.FindCloth(piece.ClothId)!;
             var wanted = cloth.Kind is ClothKind.Felt or ClothKind.Vinyl ? BiteFirm : BiteWoven;
@@ -44,7 +44,7 @@ internal sealed class EdgeCoveredCheck : ICheck
     }
 
     /// <summary>Cover left inside the edge at its innermost place, and outside it at its outermost, mm.</summary>
-    private static (double Bite, double Beyond) Margins(Piece piece, double width, double insideShare)
+    private static (double Bite, double Beyond) Margins(AppliqueElement piece, double width, double insideShare)
     {
         var tried = piece with
         {
@@ -56,7 +56,7 @@ internal sealed class EdgeCoveredCheck : ICheck
 
     private static bool Holds(double bite, double beyond, double wanted) => bite >= wanted - 1e-9 && beyond >= -1e-9;
 
-    private static Mend? MendFor(Piece piece, double share, double wanted)
+    private static Mend? MendFor(AppliqueElement piece, double share, double wanted)
     {
         var (least, most) = StitchRanges.CoverWidth;
         var steps = (int)Math.Round((most - least) / WidthStep);

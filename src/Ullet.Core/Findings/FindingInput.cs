@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
 using Ullet.Core.Program;
@@ -11,6 +12,7 @@ namespace Ullet.Core.Findings;
 public sealed record FindingInput(
     Project Project,
     IReadOnlyDictionary<string, Outline> Outlines,
+    ImmutableArray<PieceAtWork> Pieces,
     IReadOnlyDictionary<StepKey, StepStitches> Stitches,
     StitchProgram Program,
     ImmutableArray<CutSheet> Sheets
@@ -32,6 +34,8 @@ public static class Checks
         new EdgeCoveredCheck(),
         new NarrowPieceCheck(),
         new MatCheck(),
+        new FontMissingCheck(),
+        new HiddenCheck(),
     ];
 
     public static ImmutableArray<Finding> Run(FindingInput input) =>

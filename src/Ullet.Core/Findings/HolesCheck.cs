@@ -15,11 +15,11 @@ internal sealed class HolesCheck : ICheck
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var piece in input.Project.Elements.OfType<Piece>())
+        foreach (var work in input.Pieces)
         {
-            foreach (var part in input.Outlines[piece.Id].Parts)
+            foreach (var part in work.Outline.Parts)
             {
-                foreach (var finding in part.Holes.SelectMany(hole => Judge(piece, part.Shell, hole)))
+                foreach (var finding in part.Holes.SelectMany(hole => Judge(work.Part, part.Shell, hole)))
                 {
                     yield return finding;
                 }
@@ -27,7 +27,7 @@ internal sealed class HolesCheck : ICheck
         }
     }
 
-    private static IEnumerable<Finding> Judge(Piece piece, Contour shell, Contour hole)
+    private static IEnumerable<Finding> Judge(AppliquePart piece, Contour shell, Contour hole)
     {
         var ring = hole.Flatten();
         var box = ring.Bounds();
@@ -38,34 +38,34 @@ internal sealed class HolesCheck : ICheck
             yield return new Finding(
                 "hole-outside",
                 FindingLevel.Stop,
-                piece.Id,
+                piece.Element.Id,
                 box.Centre,
                 $"A hole of {piece.Name} crosses its edge. Make it smaller or move it inside."
             );
             yield break;
         }
         var room = Math.Min(box.Width, box.Height);
-        var cutter = AppliqueMethods.Of(piece.Method).CutsToSize;
+        var cutter = AppliqueMethods.Of(piece.Element.Method).CutsToSize;
         var needed = cutter ? CutterRoom : ScissorsRoom;
         if (room < needed)
         {
             yield return new Finding(
                 "hole-too-small",
                 FindingLevel.Warn,
-                piece.Id,
+                piece.Element.Id,
                 box.Centre,
                 $"A hole of {piece.Name} is {LengthText.Mm(room)} across; {(cutter ? "a cutter" : "scissors")} "
                     + $"need{(cutter ? "s" : "")} about {needed:0} mm. Make it larger, or leave it out."
             );
         }
-        var cover = StageNumbers.Satin(piece.Stages.Cover);
+        var cover = StageNumbers.Satin(piece.Element.Stages.Cover);
         var closing = 2 * cover.Width * (1 - cover.InsideShare);
-        if (!piece.Stages.Cover.Off && room <= closing)
+        if (!piece.Element.Stages.Cover.Off && room <= closing)
         {
             yield return new Finding(
                 "hole-closes",
                 FindingLevel.Warn,
-                piece.Id,
+                piece.Element.Id,
                 box.Centre,
                 $"The cover closes a hole of {piece.Name}: it takes {LengthText.Mm(closing)} of the hole's "
                     + $"{LengthText.Mm(room)}. Make the hole larger or the cover narrower."

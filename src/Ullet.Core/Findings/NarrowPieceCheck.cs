@@ -9,23 +9,35 @@ internal sealed class NarrowPieceCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var piece in input.Project.Elements.OfType<Piece>())
+        foreach (var group in input.Pieces.GroupBy(work => work.Part.Element.Id, StringComparer.Ordinal))
         {
-            var key = new StepKey(piece.Id, StageNumbers.StageName(StageRole.Cover), 0);
-            if (!input.Stitches.TryGetValue(key, out var stitches) || stitches.NarrowPlaces.IsEmpty)
+            var narrow = group
+                .Select(work => (work.Part, Worst: Worst(input, work.Part)))
+                .Where(pair => pair.Worst is not null)
+                .ToList();
+            if (narrow.Count == 0)
             {
                 continue;
             }
-            var worst = stitches.NarrowPlaces.MinBy(place => place.Width)!;
-            var tooNarrow = worst.Width < StitchDefaults.NarrowestCover;
+            var (part, worst) = narrow.MinBy(pair => pair.Worst!.Width);
+            var tooNarrow = worst!.Width < StitchDefaults.NarrowestCover;
+            var others = narrow.Count > 1 ? $" {narrow.Count} letters have such places." : "";
             yield return new Finding(
                 "piece-narrow",
                 tooNarrow ? FindingLevel.Warn : FindingLevel.Tip,
-                piece.Id,
+                group.Key,
                 worst.At,
-                $"{piece.Name} is so narrow in places that its covers meet; the cover is {LengthText.Mm(worst.Width)} wide "
-                    + $"there. {(tooNarrow ? "Make the piece larger or the cover narrower." : "No cloth shows between them.")}"
+                $"{part.Name} is so narrow in places that its covers meet; the cover is {LengthText.Mm(worst.Width)} wide "
+                    + $"there.{others} {(tooNarrow ? "Make the piece larger or the cover narrower." : "No cloth shows between them.")}"
             );
         }
+    }
+
+    private static NarrowPlace? Worst(FindingInput input, AppliquePart part)
+    {
+        var key = new StepKey(part.Element.Id, StageNumbers.StageName(StageRole.Cover), part.Ordinal);
+        return input.Stitches.TryGetValue(key, out var stitches)
+            ? stitches.NarrowPlaces.MinBy(place => place.Width)
+            : null;
     }
 }

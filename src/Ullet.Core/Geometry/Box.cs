@@ -53,6 +53,8 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
             && other.MaxY <= MaxY + slack
         );
 
+    public bool Contains(Point place) => place.X >= MinX && place.X <= MaxX && place.Y >= MinY && place.Y <= MaxY;
+
     public bool Overlaps(Box other) =>
         MinX <= other.MaxX && other.MinX <= MaxX && MinY <= other.MaxY && other.MinY <= MaxY;
 }

@@ -11,15 +11,43 @@ public sealed record OutlinePart(Contour Shell, ImmutableArray<Contour> Holes)
         new(Shell.Flatten(tolerance), [.. Holes.Select(hole => hole.Flatten(tolerance))]);
 }
 
-/// <summary>The outline of an element: its parts as curves, mm. Parts do not overlap.</summary>
+/// <summary>A line that does not close: curves, each beginning where the one before it ends, mm.</summary>
+public sealed record OpenPath(ImmutableArray<Curve> Curves)
+{
+    public Box Bounds() => Curves.Aggregate(Box.Empty, (box, curve) => box.Union(curve.Bounds()));
+
+    public OpenPath Transform(Affine map) => new([.. Curves.Select(curve => curve.Transform(map))]);
+
+    /// <summary>The line as points within the tolerance, mm.</summary>
+    public ImmutableArray<Point> Flatten(double tolerance = Tolerance.Flatten)
+    {
+        var points = new List<Point> { Curves[0].Start };
+        foreach (var curve in Curves)
+        {
+            curve.Flatten(tolerance, points);
+        }
+        return [.. points];
+    }
+}
+
+/// <summary>The outline of an element: its closed parts as curves, and its open lines, mm. Parts do not overlap.</summary>
 public sealed record Outline(ImmutableArray<OutlinePart> Parts)
 {
     public static readonly Outline Empty = new([]);
 
+    /// <summary>Lines that do not close; none on anything made of cloth.</summary>
+    public ImmutableArray<OpenPath> Lines { get; init; } = [];
+
+    public bool IsEmpty => Parts.IsEmpty && Lines.IsEmpty;
+
     public IEnumerable<Contour> Contours => Parts.SelectMany(part => part.Contours);
 
-    /// <summary>The exact box of all shells, mm.</summary>
-    public Box Bounds() => Parts.Aggregate(Box.Empty, (box, part) => box.Union(part.Shell.Bounds()));
+    /// <summary>The exact box of all shells and lines, mm.</summary>
+    public Box Bounds() =>
+        Lines.Aggregate(
+            Parts.Aggregate(Box.Empty, (box, part) => box.Union(part.Shell.Bounds())),
+            (box, line) => box.Union(line.Bounds())
+        );
 
     public ImmutableArray<Region> Flatten(double tolerance = Tolerance.Flatten) =>
         [.. Parts.Select(part => part.Flatten(tolerance))];
@@ -30,5 +58,8 @@ public sealed record Outline(ImmutableArray<OutlinePart> Parts)
                 part.Shell.Transform(map).Oriented(clockwise: true),
                 [.. part.Holes.Select(hole => hole.Transform(map).Oriented(clockwise: false))]
             )),
-        ]);
+        ])
+        {
+            Lines = [.. Lines.Select(line => line.Transform(map))],
+        };
 }

@@ -45,7 +45,7 @@ internal static class PlaneGeometry
         return regions.ToImmutable();
     }
 
-    private static LinearRing LinearRing(Ring ring)
+    internal static LinearRing LinearRing(Ring ring)
     {
         var coordinates = ring
             .Points.Append(ring.Points[0])

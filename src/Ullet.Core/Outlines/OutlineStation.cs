@@ -1,29 +1,102 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Outlines;
 
-/// <summary>Document to outline: the shape in its box, its holes, turned and moved to its place.</summary>
-public sealed class OutlineStation : IStation<Piece, Outline>
+/// <summary>Document to outline: the form in its box, leaned, flipped, turned and moved to its place.</summary>
+public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, ElementOutline>
 {
-    public int Version => 1;
+    private readonly LetterSetting _setting = new();
 
-    public ContentHash Key(Piece input) =>
-        ContentHash.Of(new OutlineInput(input.Shape, input.Box, [.. input.Holes]), $"outline-{Version}");
+    public int Version => 2;
+
+    public ContentHash Key(Element input) =>
+        input switch
+        {
+            Piece piece => ContentHash.Of(new PieceInput(piece.Shape, piece.Box, [.. piece.Holes]), $"piece-{Version}"),
+            Words words => ContentHash.Of(
+                words with
+                {
+                    Id = "",
+                    Name = "",
+                    ClothId = "",
+                    Stages = new StageSettings(),
+                    Line = new LineSettings(),
+                    Method = Method.TrimInTheHoop,
+                    GroupId = null,
+                    IsLocked = false,
+                    IsHidden = false,
+                    StaysCentred = false,
+                },
+                $"words-{Version}-{fonts.Find(words.FontId)?.ContentKey}"
+            ),
+            StitchedLine line => ContentHash.Of(new LineInput(line.Line, line.Box), $"line-{Version}"),
+            _ => throw new ArgumentException($"No outline for {input.GetType().Name}.", nameof(input)),
+        };
 
     /// <summary>The outline on the wall, mm. Holes keep their size; they are placed in the piece's own frame.</summary>
-    public Outline Compute(Piece input, CancellationToken cancellation)
+    /// <returns>Empty for words whose font is not there.</returns>
+    public ElementOutline Compute(Element input, CancellationToken cancellation) =>
+        input switch
+        {
+            Piece piece => Whole(piece),
+            Words words => Letters(words),
+            StitchedLine line => new ElementOutline(
+                new Outline([]) { Lines = [new OpenPath(DrawnContour.Curves(line.Line))] }.InBox(line.Box),
+                []
+            ),
+            _ => throw new ArgumentException($"No outline for {input.GetType().Name}.", nameof(input)),
+        };
+
+    /// <summary>The words as their font sets them, before they are fitted to their box; nothing without the font.</summary>
+    public LaidText Lay(Words words) =>
+        fonts.Find(words.FontId) is { } font ? _setting.Set(words, font) : LaidText.Nothing;
+
+    private static ElementOutline Whole(Piece piece)
     {
-        var shell = ShapeContours.Make(input.Shape, input.Box.Width, input.Box.Height);
-        var holes = input.Holes.Select(hole =>
-            ShapeContours.Make(hole.Shape, hole.Width, hole.Height).Transform(Affine.Translate(hole.X, hole.Y))
+        var shell = ShapeContours.Make(piece.Shape, piece.Box.Width, piece.Box.Height);
+        var holes = piece.Holes.Select(hole =>
+            ShapeContours
+                .Make(hole.Shape, hole.Width, hole.Height)
+                .Transform(Affine.Translate(hole.X, hole.Y))
+                .Oriented(clockwise: false)
         );
-        var part = new OutlinePart(shell, [.. holes]);
-        return new Outline([part]).Transform(
-            Affine.Rotate(input.Box.Rotation).Then(Affine.Translate(input.Box.X, input.Box.Y))
-        );
+        var outline = new Outline([new OutlinePart(shell, [.. holes])]).InBox(piece.Box);
+        return new ElementOutline(outline, [new PartOutline(0, null, outline)]);
     }
 
-    private sealed record OutlineInput(ShapeSource Shape, ElementBox Box, PieceHole[] Holes);
+    private ElementOutline Letters(Words words)
+    {
+        var letters = Lay(words).Letters;
+        if (letters.IsEmpty)
+        {
+            return new ElementOutline(Outline.Empty, []);
+        }
+        var joined = FilledOutline.Joined([.. letters.Select(letter => letter.Outline)]);
+        var map = BoxFit.Map(joined, words.Box);
+        var whole = joined.Transform(map);
+        ImmutableArray<PartOutline> parts =
+        [
+            .. letters.Select(letter => new PartOutline(letter.Index, letter.Text, letter.Outline.Transform(map))),
+        ];
+        return new ElementOutline(
+            whole,
+            words.Use switch
+            {
+                LetteringUse.OneByOne => parts,
+                LetteringUse.OnePiece => [new PartOutline(0, null, whole)],
+                _ => [],
+            }
+        )
+        {
+            Letters = parts,
+        };
+    }
+
+    private sealed record PieceInput(ShapeSource Shape, ElementBox Box, PieceHole[] Holes);
+
+    private sealed record LineInput(DrawnShape Line, ElementBox Box);
 }

@@ -6,7 +6,7 @@ namespace Ullet.Core.Outlines;
 /// <summary>The ranges of the generators' numbers.</summary>
 public static class ShapeLimits
 {
-    public const int MostCurves = 5000;
+    public const int MostCurves = 20_000;
 
     /// <summary>Says what is wrong with a shape's numbers, or null.</summary>
     public static Refusal? Check(ShapeSource shape) =>
@@ -31,19 +31,28 @@ public static class ShapeLimits
                 "The thickness of a crescent",
                 "thickness"
             ),
-            DrawnShape drawn => CheckDrawn(drawn),
+            DrawnShape drawn => CheckLine(drawn) ?? CheckClosed(drawn),
             _ => null,
         };
 
-    private static Refusal? CheckDrawn(DrawnShape drawn)
+    /// <summary>Says what is wrong with a drawn line that need not close, or null.</summary>
+    public static Refusal? CheckLine(DrawnShape drawn)
     {
-        if (drawn.Curves.IsDefaultOrEmpty || drawn.Curves.Length < 2 || drawn.Curves.Length > MostCurves)
+        if (drawn.Curves.IsDefaultOrEmpty || drawn.Curves.Length > MostCurves)
         {
-            return new Refusal("drawing-broken", "shape", $"A drawn shape needs from 2 to {MostCurves} curves.");
+            return new Refusal("drawing-broken", "shape", $"A drawn shape needs from 1 to {MostCurves} curves.");
         }
         var numbers = drawn.Curves.SelectMany(c => new[] { c.X1, c.Y1, c.X2, c.Y2, c.X, c.Y }).Append(drawn.StartX);
         return numbers.Append(drawn.StartY).All(n => double.IsFinite(n) && Math.Abs(n) < 1e6)
             ? null
             : new Refusal("drawing-broken", "shape", "A drawn shape has a number that is no place.");
+    }
+
+    private static Refusal? CheckClosed(DrawnShape drawn)
+    {
+        var ring = DrawnContour.Make(drawn).Flatten(0.05);
+        return ring.Points.Length > 2 && Math.Abs(ring.SignedArea) > 1e-6
+            ? null
+            : new Refusal("drawing-flat", "shape", "A drawn shape encloses nothing, so it can't be a piece.");
     }
 }

@@ -141,6 +141,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         {
             StageRole.Placement => "placement",
             StageRole.TackDown => "tack-down",
+            StageRole.Line => "line",
             _ => "cover",
         };
 

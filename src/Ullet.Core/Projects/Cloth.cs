@@ -16,7 +16,15 @@ public sealed record Cloth
 
     /// <summary>Colour of dots or stripes, #rrggbb; null for one made from the ground.</summary>
     public string? PatternColour { get; init; }
+
+    /// <summary>A photo of the cloth; null to draw colour and texture.</summary>
+    public ClothSwatch? Swatch { get; init; }
 }
+
+/// <summary>A photo of a cloth, repeated at its true size.</summary>
+/// <param name="AssetId">The picture's asset.</param>
+/// <param name="WidthMm">How much cloth the picture shows across, mm; 5 to 2000.</param>
+public sealed record ClothSwatch(string AssetId, double WidthMm);
 
 public enum ClothKind
 {

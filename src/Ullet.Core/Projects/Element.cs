@@ -6,6 +6,8 @@ namespace Ullet.Core.Projects;
 /// <summary>Anything that stands on the wall.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(Piece), "piece")]
+[JsonDerivedType(typeof(Words), "lettering")]
+[JsonDerivedType(typeof(StitchedLine), "line")]
 public abstract record Element
 {
     /// <summary>Names the element for ever.</summary>
@@ -14,29 +16,52 @@ public abstract record Element
     public required string Name { get; init; }
 
     public required ElementBox Box { get; init; }
+
+    /// <summary>Elements with the same group are taken together by hands; null stands alone.</summary>
+    public string? GroupId { get; init; }
+
+    /// <summary>A locked element is not moved, changed in size or deleted until it is unlocked.</summary>
+    public bool IsLocked { get; init; }
+
+    /// <summary>A hidden element is not drawn on the wall; it is sewn and cut all the same.</summary>
+    public bool IsHidden { get; init; }
+
+    /// <summary>True while the middle of its outline is kept in the field's centre whatever its size becomes.</summary>
+    public bool StaysCentred { get; init; }
 }
 
 /// <summary>Where an element stands: its middle, its size before turning, and its turn.</summary>
 /// <param name="X">Middle, mm right of the field's centre.</param>
 /// <param name="Y">Middle, mm below the field's centre.</param>
-/// <param name="Width">Width before turning, mm.</param>
+/// <param name="Width">Width before turning, mm; slant counted in.</param>
 /// <param name="Height">Height before turning, mm.</param>
 /// <param name="Rotation">Turn, degrees clockwise on screen.</param>
-public sealed record ElementBox(double X, double Y, double Width, double Height, double Rotation);
-
-/// <summary>An appliqué piece: an outline with holes, a cloth, a method.</summary>
-public sealed record Piece : Element
+public sealed record ElementBox(double X, double Y, double Width, double Height, double Rotation)
 {
-    public required ShapeSource Shape { get; init; }
+    /// <summary>True when the form is mirrored left to right before it is turned.</summary>
+    public bool IsFlipped { get; init; }
 
-    public ImmutableArray<PieceHole> Holes { get; init; } = [];
+    /// <summary>How far the form leans to the right before it is flipped and turned, degrees; -60 to 60.</summary>
+    public double Skew { get; init; }
+}
 
+/// <summary>An element that is made of cloth: which one, how it is applied, and what was set by hand for its stages.</summary>
+public abstract record AppliqueElement : Element
+{
     public required string ClothId { get; init; }
 
     public Method Method { get; init; } = Method.TrimInTheHoop;
 
     /// <summary>Numbers set by hand for single stages; null means the method's own.</summary>
     public StageSettings Stages { get; init; } = new();
+}
+
+/// <summary>An appliqué piece: an outline with holes, a cloth, a method.</summary>
+public sealed record Piece : AppliqueElement
+{
+    public required ShapeSource Shape { get; init; }
+
+    public ImmutableArray<PieceHole> Holes { get; init; } = [];
 }
 
 /// <summary>A hole in a piece, placed in the piece's own frame (before turning, from its middle).</summary>

@@ -16,13 +16,20 @@ public static class Limits
 
     public const int LongestName = 80;
 
+    /// <summary>Most that a form leans to a side, degrees.</summary>
+    public const double MostSkew = 60;
+
     /// <summary>Says what is wrong with a box, or null.</summary>
-    public static Refusal? CheckBox(ElementBox box, string name) =>
-        CheckRange(box.Width, SmallestSize, LargestSize, "mm", $"The width of {name}", "width")
-        ?? CheckRange(box.Height, SmallestSize, LargestSize, "mm", $"The height of {name}", "height")
+    /// <param name="box">The box.</param>
+    /// <param name="name">Whose it is.</param>
+    /// <param name="mayBeFlat">True for a line, which may have no width or no height.</param>
+    public static Refusal? CheckBox(ElementBox box, string name, bool mayBeFlat = false) =>
+        CheckRange(box.Width, mayBeFlat ? 0 : SmallestSize, LargestSize, "mm", $"The width of {name}", "width")
+        ?? CheckRange(box.Height, mayBeFlat ? 0 : SmallestSize, LargestSize, "mm", $"The height of {name}", "height")
         ?? CheckRange(box.X, -FarthestPlace, FarthestPlace, "mm", $"The place across of {name}", "x")
         ?? CheckRange(box.Y, -FarthestPlace, FarthestPlace, "mm", $"The place down of {name}", "y")
-        ?? CheckRange(box.Rotation, -360, 360, "degrees", $"The turn of {name}", "rotation");
+        ?? CheckRange(box.Rotation, -360, 360, "degrees", $"The turn of {name}", "rotation")
+        ?? CheckRange(box.Skew, -MostSkew, MostSkew, "degrees", $"The skew of {name}", "skew");
 
     /// <summary>Says that a number lies outside its range (or is none), or null.</summary>
     public static Refusal? CheckRange(

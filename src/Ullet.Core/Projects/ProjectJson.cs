@@ -79,13 +79,13 @@ public static class ProjectJson
         {
             return Broken("two elements have the same id");
         }
-        foreach (var piece in project.Elements.OfType<Piece>())
+        foreach (var element in project.Elements)
         {
-            if (project.FindCloth(piece.ClothId) is null)
+            if (element is AppliqueElement piece && project.FindCloth(piece.ClothId) is null)
             {
                 return Broken($"piece \"{piece.Name}\" names cloth \"{piece.ClothId}\", which is not in it");
             }
-            if (Limits.CheckBox(piece.Box, piece.Name) is { } refusal)
+            if (Limits.CheckBox(element.Box, element.Name, mayBeFlat: element is StitchedLine) is { } refusal)
             {
                 return Broken(refusal.Words.TrimEnd('.'));
             }

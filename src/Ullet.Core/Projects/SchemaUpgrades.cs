@@ -12,8 +12,9 @@ public sealed record SchemaUpgrade(int From, Func<JsonObject, JsonObject> Apply)
 /// <summary>Raises older documents, step by step, to a schema.</summary>
 public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> steps)
 {
-    /// <summary>The steps of this build. Schema 1 is the first, so there are none yet.</summary>
-    public static readonly SchemaUpgrades Shipped = new(Project.CurrentSchema, []);
+    /// <summary>The steps of this build. From 1 to 2 lettering, lines, groups, locks and photo swatches came in, all of
+    /// them with defaults, so nothing of an older document has to be rewritten.</summary>
+    public static readonly SchemaUpgrades Shipped = new(Project.CurrentSchema, [new SchemaUpgrade(1, json => json)]);
 
     /// <returns>The JSON at the current schema, or "project-newer" / "project-broken".</returns>
     public Result<JsonObject> Raise(JsonObject json)

@@ -6,6 +6,9 @@ public enum StageRole
     Placement,
     TackDown,
     Cover,
+
+    /// <summary>A line that is sewn without cloth; no method has it.</summary>
+    Line,
 }
 
 /// <summary>Numbers set by hand over the method's presets, per stage. A null keeps the preset.</summary>

@@ -13,29 +13,22 @@ namespace Ullet.Core.RunSheets;
 public static class Planner
 {
     /// <param name="project">The document.</param>
-    /// <param name="pieces">Each piece at work and its outline's key, by piece id.</param>
-    public static RunSheet Plan(
-        Project project,
-        IReadOnlyDictionary<string, (PieceAtWork Work, ContentHash OutlineKey)> pieces
-    )
+    /// <param name="work">The stages of each element, by element id.</param>
+    public static RunSheet Plan(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
     {
         var steps = ImmutableArray.CreateBuilder<RunStep>();
         var hooping = project.Hooping;
         steps.Add(Hand(project, hooping.Id, hooping.Name, HoopUp(project)));
-        foreach (var piece in project.Elements.OfType<Piece>())
+        foreach (var element in project.Elements)
         {
-            var (work, key) = pieces[piece.Id];
-            foreach (var act in AppliqueMethods.Of(piece.Method).Acts(work))
+            var at = work[element.Id];
+            foreach (var (piece, key) in at.Pieces)
             {
-                if (act is StageAct stage && !piece.Stages.IsOff(stage.Role))
-                {
-                    var resolved = StageNumbers.Resolve(project, piece, stage.Role, work.Outline, key);
-                    steps.Add(new StitchStep(resolved.Key, piece.Id, piece.Name, resolved));
-                }
-                else if (act is HandAct hand)
-                {
-                    steps.Add(Hand(project, piece.Id, piece.Name, hand.Work));
-                }
+                steps.AddRange(Steps(project, piece, key));
+            }
+            if (at.Line is { } line)
+            {
+                steps.Add(new StitchStep(line.Key, element.Id, element.Name, line));
             }
         }
         if (project.Elements.Length > 0)
@@ -45,9 +38,26 @@ public static class Planner
         return new RunSheet(steps.ToImmutable());
     }
 
-    private static HandStep Hand(Project project, string ownerId, string ownerName, HandWork work)
+    private static IEnumerable<RunStep> Steps(Project project, PieceAtWork work, ContentHash outlineKey)
     {
-        var key = new StepKey(ownerId, work.Name, 0);
+        var (part, element) = (work.Part, work.Part.Element);
+        foreach (var act in AppliqueMethods.Of(element.Method).Acts(work))
+        {
+            if (act is StageAct stage && !element.Stages.IsOff(stage.Role))
+            {
+                var resolved = StageNumbers.Resolve(project, part, stage.Role, work.Outline, outlineKey);
+                yield return new StitchStep(resolved.Key, element.Id, part.Name, resolved);
+            }
+            else if (act is HandAct hand)
+            {
+                yield return Hand(project, element.Id, part.Name, hand.Work, part.Ordinal);
+            }
+        }
+    }
+
+    private static HandStep Hand(Project project, string ownerId, string ownerName, HandWork work, int ordinal = 0)
+    {
+        var key = new StepKey(ownerId, work.Name, ordinal);
         return new HandStep(key, ownerId, ownerName, work, project.RunSheet.Of(key)?.Note);
     }
 

@@ -3,7 +3,7 @@ using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
 
-/// <summary>Running stitches along a closed line.</summary>
+/// <summary>Running stitches along a line.</summary>
 public static class RunStitch
 {
     /// <summary>Sews once round a ring in equal steps between corners.</summary>
@@ -23,13 +23,36 @@ public static class RunStitch
             return [];
         }
         var closed = ring.Points.Add(ring.Points[0]);
-        var stops = ring.Corners().Where(corner => corner > 0).Append(closed.Length - 1);
+        return Legs(closed, ring.Corners().Where(corner => corner > 0), length, phase);
+    }
+
+    /// <summary>Sews along an open line once, in equal steps between corners.</summary>
+    /// <param name="line">The line, mm.</param>
+    /// <param name="length">Longest stitch, mm; shortened on curves as in <see cref="Round"/>.</param>
+    /// <returns>Needle points from the line's first to its last point. Empty for fewer than two places.</returns>
+    public static ImmutableArray<Point> Along(ImmutableArray<Point> line, double length)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(length);
+        // A closed ring of the line knows the turns at its inner vertices.
+        var ring = new Ring(line);
+        return line.Length < 2
+            ? []
+            : Legs(line, ring.Corners().Where(corner => corner > 0 && corner < line.Length - 1), length, phase: 0);
+    }
+
+    private static ImmutableArray<Point> Legs(
+        ImmutableArray<Point> line,
+        IEnumerable<int> corners,
+        double length,
+        double phase
+    )
+    {
         var points = ImmutableArray.CreateBuilder<Point>();
-        points.Add(closed[0]);
+        points.Add(line[0]);
         var from = 0;
-        foreach (var stop in stops)
+        foreach (var stop in corners.Append(line.Length - 1))
         {
-            AddLeg(closed[from..(stop + 1)], length, phase, points);
+            AddLeg(line[from..(stop + 1)], length, phase, points);
             from = stop;
         }
         return points.ToImmutable();

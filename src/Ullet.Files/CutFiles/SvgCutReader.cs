@@ -1,9 +1,8 @@
 using System.Collections.Immutable;
-using System.Globalization;
-using System.Xml;
 using System.Xml.Linq;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
+using Ullet.Files.Drawings;
 
 namespace Ullet.Files.CutFiles;
 
@@ -25,50 +24,13 @@ public static class SvgCutReader
     /// <summary>The most curves taken from one file.</summary>
     public const int MostCurves = 200_000;
 
-    private static readonly XmlReaderSettings Safe = new()
-    {
-        DtdProcessing = DtdProcessing.Prohibit,
-        XmlResolver = null,
-        MaxCharactersInDocument = LargestFile,
-    };
-
     private static readonly HashSet<string> LeftAside = ["title", "desc", "metadata", "defs", "style"];
 
     /// <returns>The lines to cut in mm, or "cut-file-…" with a sentence.</returns>
     public static Result<CutFile> Read(ReadOnlyMemory<byte> file, SvgSizing sizing = SvgSizing.Lengths)
     {
-        if (file.Length > LargestFile)
-        {
-            return No(
-                "too-large",
-                "file",
-                $"This cut file has {file.Length / 1e6:0} MB; up to {LargestFile / 1e6:0} MB are read."
-            );
-        }
-        XElement root;
-        try
-        {
-            using var stream = new MemoryStream(file.ToArray());
-            using var reader = XmlReader.Create(stream, Safe);
-            root = XDocument.Load(reader, LoadOptions.SetLineInfo).Root!;
-        }
-        catch (XmlException wrong)
-        {
-            return No(
-                "broken",
-                $"line {wrong.LineNumber}",
-                $"This cut file is not an SVG that can be read: {wrong.Message}"
-            );
-        }
-        if (root.Name.LocalName != "svg")
-        {
-            return No(
-                "foreign",
-                "file",
-                $"This cut file is not an SVG: its outermost element is \"{root.Name.LocalName}\"."
-            );
-        }
-        return Frame(root, sizing).Then(frame => Lines(root, frame));
+        var read = SvgXml.Root(file, "This cut file", "cut-file", LargestFile);
+        return read.Then(root => Frame(root, sizing).Then(frame => Lines(root, frame)));
     }
 
     private static Result<PageFrame> Frame(XElement root, SvgSizing sizing)
@@ -117,7 +79,7 @@ public static class SvgCutReader
         foreach (var element in root.Descendants().Where(IsShown))
         {
             var kind = element.Name.LocalName;
-            var place = $"line {((IXmlLineInfo)element).LineNumber}";
+            var place = SvgXml.Place(element);
             if (kind == "g" && element.Attribute("transform") is null)
             {
                 continue;
@@ -130,7 +92,7 @@ public static class SvgCutReader
                     $"This cut file moves or scales its parts ({place}, \"{kind}\"); the cutter takes plain paths only."
                 );
             }
-            var data = Data(element);
+            var data = SvgShapes.Data(element);
             if (data is null)
             {
                 return No(
@@ -158,27 +120,6 @@ public static class SvgCutReader
             ? No("empty", "file", "This cut file has nothing to cut in it.")
             : new CutFile(frame.Width, frame.Height, lines.ToImmutable());
     }
-
-    /// <summary>What an element draws, as path data; null for an element that a cutter can't take.</summary>
-    private static string? Data(XElement element)
-    {
-        double N(string name) => SvgLength.Number((string?)element.Attribute(name)) ?? 0;
-        FormattableString? data = element.Name.LocalName switch
-        {
-            "path" => $"{(string?)element.Attribute("d") ?? ""}",
-            "polygon" => $"M {(string?)element.Attribute("points") ?? ""} Z",
-            "polyline" => $"M {(string?)element.Attribute("points") ?? ""}",
-            "line" => $"M {N("x1")} {N("y1")} L {N("x2")} {N("y2")}",
-            "rect" => $"M {N("x")} {N("y")} h {N("width")} v {N("height")} h {-N("width")} Z",
-            "circle" => Ellipse(N("cx"), N("cy"), N("r"), N("r")),
-            "ellipse" => Ellipse(N("cx"), N("cy"), N("rx"), N("ry")),
-            _ => null,
-        };
-        return data?.ToString(CultureInfo.InvariantCulture);
-    }
-
-    private static FormattableString Ellipse(double x, double y, double rx, double ry) =>
-        $"M {x - rx} {y} A {rx} {ry} 0 1 1 {x + rx} {y} A {rx} {ry} 0 1 1 {x - rx} {y} Z";
 
     private static bool IsShown(XElement element) =>
         !element.AncestorsAndSelf().Any(up => LeftAside.Contains(up.Name.LocalName));

@@ -5,6 +5,8 @@ namespace Ullet.Files.CutFiles;
 /// <summary>Reads lengths as CSS and SVG write them.</summary>
 internal static class SvgLength
 {
+    private const double PixelMm = 25.4 / 96;
+
     private static readonly (string Unit, double Mm)[] Units =
     [
         ("mm", 1),
@@ -12,7 +14,7 @@ internal static class SvgLength
         ("in", 25.4),
         ("pt", 25.4 / 72),
         ("pc", 25.4 / 6),
-        ("px", 25.4 / 96),
+        ("px", PixelMm),
         ("q", 0.25),
     ];
 
@@ -29,6 +31,16 @@ internal static class SvgLength
         }
         return null;
     }
+
+    /// <summary>True for a length in a unit that can be laid a ruler on; pixels have as many sizes as there are programs.</summary>
+    internal static bool IsReal(string? text) =>
+        Mm(text) is not null && !text!.Trim().EndsWith("px", StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>A length in pixels of 1/96 in, bare numbers taken for pixels; null for a share or what is none.</summary>
+    internal static double? Pixels(string? text) => Mm(text) / PixelMm ?? Number(text);
+
+    /// <summary>The same for a shape's numbers, which user units stand for.</summary>
+    internal static double? UserUnits(string? text) => Pixels(text);
 
     internal static double? Number(string? text) =>
         double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)

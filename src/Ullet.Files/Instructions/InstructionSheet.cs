@@ -16,13 +16,13 @@ public static class InstructionSheet
     private const float PictureSide = 150;
 
     /// <summary>The sheet as PDF.</summary>
-    public static byte[] Pdf(Evaluated evaluated)
+    public static byte[] Pdf(Evaluated evaluated, IReadOnlyDictionary<string, byte[]>? photos = null)
     {
         using var stream = new MemoryStream();
         using (var document = SKDocument.CreatePdf(stream))
         {
             using var pen = new PdfPen(document, PageWidth, PageHeight, Margin);
-            Head(pen, evaluated);
+            Head(pen, evaluated, photos);
             Cuts(pen, evaluated);
             Steps(pen, evaluated);
             pen.Finish();
@@ -31,7 +31,7 @@ public static class InstructionSheet
         return stream.ToArray();
     }
 
-    private static void Head(PdfPen pen, Evaluated evaluated)
+    private static void Head(PdfPen pen, Evaluated evaluated, IReadOnlyDictionary<string, byte[]>? photos)
     {
         var (project, program) = (evaluated.Project, evaluated.Program);
         var hoop = project.Hooping.Hoop;
@@ -42,7 +42,7 @@ public static class InstructionSheet
                 canvas.Scale(scale);
                 canvas.ClipRect(new SKRect(0, 0, (float)hoop.FieldWidth, (float)hoop.FieldHeight));
                 canvas.Translate((float)hoop.FieldWidth / 2, (float)hoop.FieldHeight / 2);
-                using var picture = SKImage.FromEncodedData(ProjectPicture.Png(evaluated, 600));
+                using var picture = SKImage.FromEncodedData(ProjectPicture.Png(evaluated, 600, photos: photos));
                 canvas.DrawImage(
                     picture,
                     SKRect.Create(

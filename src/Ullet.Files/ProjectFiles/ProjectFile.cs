@@ -1,16 +1,29 @@
+using System.Collections.Immutable;
 using System.IO.Compression;
+using System.Security.Cryptography;
 using System.Text.Json;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Files.ProjectFiles;
 
-/// <summary>The project file .ullet: a zip of a manifest and the document.</summary>
+/// <summary>A file that a project names: a font that was added, a photo of cloth.</summary>
+/// <param name="Sha256">64 hexadecimal digits.</param>
+/// <param name="Kind">"font" or "picture".</param>
+/// <param name="Bytes">The file.</param>
+public sealed record ProjectAsset(string Sha256, string Kind, byte[] Bytes);
+
+/// <summary>What a project file holds.</summary>
+public sealed record ProjectFileContent(Project Project, ImmutableArray<ProjectAsset> Assets);
+
+/// <summary>The project file .ullet: a zip of a manifest, the document, and the files it names.</summary>
 public static class ProjectFile
 {
     public const int LargestFile = 20_000_000;
 
     private const long LargestEntry = 50_000_000;
+    private const int MostAssets = 200;
+    private const string AssetFolder = "assets/";
     private const string ManifestName = "ullet.json";
     private const string ProjectName = "project.json";
     private const string Format = "ullet-project";
@@ -18,7 +31,9 @@ public static class ProjectFile
 
     /// <summary>Writes the file and reads it back before it is handed out.</summary>
     /// <exception cref="InvalidOperationException">When what was read back is not what was written: a fault of ours.</exception>
-    public static byte[] Export(Project project)
+    /// <param name="project">The document.</param>
+    /// <param name="assets">The files it names, as far as they are there.</param>
+    public static byte[] Export(Project project, IReadOnlyList<ProjectAsset> assets)
     {
         using var stream = new MemoryStream();
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
@@ -29,10 +44,18 @@ public static class ProjectFile
                 JsonSerializer.SerializeToUtf8Bytes(new Manifest(Format, Version), ProjectJson.Options)
             );
             Add(zip, ProjectName, ProjectJson.Write(project));
+            foreach (var asset in assets.OrderBy(asset => asset.Sha256, StringComparer.Ordinal))
+            {
+                Add(zip, $"{AssetFolder}{asset.Kind}-{asset.Sha256}", asset.Bytes);
+            }
         }
         var file = stream.ToArray();
         var read = Read(file);
-        if (!read.IsOk || !ProjectJson.Write(read.Value).AsSpan().SequenceEqual(ProjectJson.Write(project)))
+        if (
+            !read.IsOk
+            || !ProjectJson.Write(read.Value.Project).AsSpan().SequenceEqual(ProjectJson.Write(project))
+            || read.Value.Assets.Length != assets.Count
+        )
         {
             throw new InvalidOperationException(
                 $"The project file can't be read back: {read.Refusal?.Words ?? "it differs"}"
@@ -41,8 +64,8 @@ public static class ProjectFile
         return file;
     }
 
-    /// <returns>The project, or "project-file-…" / "project-…" with a sentence.</returns>
-    public static Result<Project> Read(ReadOnlyMemory<byte> file)
+    /// <returns>The project with its files, or "project-file-…" / "project-…" with a sentence.</returns>
+    public static Result<ProjectFileContent> Read(ReadOnlyMemory<byte> file)
     {
         if (file.Length > LargestFile)
         {
@@ -69,7 +92,7 @@ public static class ProjectFile
                     "newer",
                     $"This project file was made by a newer Ullet (file version {manifest.Version}; this one reads up to {Version})."
                 )
-                : ProjectJson.Read(projectBytes);
+                : ProjectJson.Read(projectBytes).Then(project => Assets(zip).Then(assets => With(project, assets)));
         }
         catch (InvalidDataException)
         {
@@ -79,6 +102,38 @@ public static class ProjectFile
         {
             return No("foreign", "This is not an Ullet project file: its manifest can't be read.");
         }
+    }
+
+    private static Result<ProjectFileContent> With(Project project, ImmutableArray<ProjectAsset> assets) =>
+        new ProjectFileContent(project, assets);
+
+    /// <summary>The files of the zip whose names are their own hash; anything else in it is left aside.</summary>
+    private static Result<ImmutableArray<ProjectAsset>> Assets(ZipArchive zip)
+    {
+        var assets = ImmutableArray.CreateBuilder<ProjectAsset>();
+        foreach (
+            var entry in zip.Entries.Where(entry => entry.FullName.StartsWith(AssetFolder, StringComparison.Ordinal))
+        )
+        {
+            if (entry.FullName[AssetFolder.Length..].Split('-') is not [("font" or "picture") and var kind, var hash])
+            {
+                continue;
+            }
+            if (assets.Count == MostAssets)
+            {
+                return No("too-large", $"This project file brings more than {MostAssets} fonts and pictures.");
+            }
+            var bytes = Entry(zip, entry.FullName)!;
+            if (Convert.ToHexStringLower(SHA256.HashData(bytes)) != hash)
+            {
+                return No(
+                    "broken",
+                    $"This project file is damaged: its {kind} {hash[..Math.Min(8, hash.Length)]} is not what it was."
+                );
+            }
+            assets.Add(new ProjectAsset(hash, kind, bytes));
+        }
+        return assets.ToImmutable();
     }
 
     private static void Add(ZipArchive zip, string name, byte[] bytes)

@@ -84,7 +84,8 @@ public sealed class AssetRow
     /// <summary>64 hexadecimal digits.</summary>
     public required string Sha256 { get; init; }
 
-    public required string Kind { get; init; }
+    /// <summary>"project", "drawing", "picture", "font", or "font-removed" for one that only documents still need.</summary>
+    public required string Kind { get; set; }
 
     public required byte[] Bytes { get; init; }
 

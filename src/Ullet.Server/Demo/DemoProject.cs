@@ -3,6 +3,7 @@ using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Files.Fonts;
 using Ullet.Server.Documents;
 
 namespace Ullet.Server.Demo;
@@ -10,7 +11,7 @@ namespace Ullet.Server.Demo;
 /// <summary>Builds a demo project through the same edits as a user's.</summary>
 internal sealed class DemoProject
 {
-    private static readonly EditContext Context = new(new Evaluator(new StationCache()));
+    private static readonly EditContext Context = new(new Evaluator(new StationCache(), new FontShelf()));
 
     private static readonly ImmutableArray<Cloth> Cloths =
     [
@@ -92,6 +93,64 @@ internal sealed class DemoProject
         {
             Apply(new SetHole { ElementId = id, Hole = hole });
         }
+        return this;
+    }
+
+    /// <summary>Sets words at a width, with their cover's thread and width.</summary>
+    internal DemoProject Words(
+        string text,
+        string font,
+        double width,
+        double x,
+        double y,
+        string cloth,
+        string thread,
+        LetteringUse use = LetteringUse.OneByOne,
+        double? coverWidth = null
+    )
+    {
+        Apply(
+            new AddWords
+            {
+                Text = text,
+                FontId = font,
+                Width = width,
+                X = x,
+                Y = y,
+                ClothId = cloth,
+                Method = Method.CutBeforehand,
+                Use = use,
+            }
+        );
+        var id = Project.Elements[^1].Id;
+        Apply(
+            use == LetteringUse.StitchedOutline
+                ? new SetLettering
+                {
+                    ElementId = id,
+                    Line = new LineSettings { Kind = LineKind.Bean, ThreadId = thread },
+                }
+                : new SetCover
+                {
+                    ElementId = id,
+                    Cover = new CoverSettings { ThreadId = thread, Width = coverWidth },
+                }
+        );
+        return this;
+    }
+
+    /// <summary>Nudges a letter of the words set last.</summary>
+    internal DemoProject Nudge(int letter, double down, double turn)
+    {
+        Apply(
+            new TouchLetter
+            {
+                ElementId = Project.Elements[^1].Id,
+                Index = letter,
+                Y = down,
+                Turn = turn,
+            }
+        );
         return this;
     }
 

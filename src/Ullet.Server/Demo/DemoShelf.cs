@@ -9,7 +9,8 @@ namespace Ullet.Server.Demo;
 public static class DemoShelf
 {
     /// <summary>The demo projects, the one to open first last, so that it is the newest.</summary>
-    public static IReadOnlyList<Project> Projects() => [TeaTowelCorner.Make(), ShedKeyTab.Make(), HarvestPatch.Make()];
+    public static IReadOnlyList<Project> Projects() =>
+        [TeaTowelCorner.Make(), ShedKeyTab.Make(), PlotPennant.Make(), HarvestPatch.Make()];
 
     internal static async Task Fill(IServiceProvider services)
     {

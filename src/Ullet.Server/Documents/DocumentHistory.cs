@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Drawings;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
@@ -19,7 +20,7 @@ public sealed record Head(ProjectRow Row, long Revision, long SavedAt, Project P
 public sealed record Saved(long Head, string Label);
 
 /// <summary>The one writer of documents: edits, undo, redo; each saved in one transaction before it is answered.</summary>
-public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvider clock)
+public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, IImportedDrawings imports, TimeProvider clock)
 {
     /// <summary>Revisions kept beside every hour's last.</summary>
     public const int RevisionsKept = 200;
@@ -28,6 +29,9 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
     private const int ThinEvery = 50;
 
     private static readonly ConcurrentDictionary<string, SemaphoreSlim> Locks = new(StringComparer.Ordinal);
+
+    /// <summary>What edits may read beside the document.</summary>
+    public EditContext Context => new(evaluator) { Imports = imports };
 
     private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
 
@@ -71,7 +75,7 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, TimeProvide
             {
                 var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == row.HeadId, cancellation);
                 var before = Snapshot.Unpack(head.Snapshot);
-                var after = edit.Apply(before, new EditContext(evaluator));
+                var after = edit.Apply(before, Context);
                 if (!after.IsOk)
                 {
                     return after.Refusal!;

@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Edits;
-using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
@@ -56,7 +55,6 @@ internal static class EditEndpoints
         EditRequest request,
         DocumentHistory history,
         EvaluatedHeads heads,
-        Evaluator evaluator,
         SceneBuilder scenes,
         CancellationToken cancellation,
         bool preview = false
@@ -70,7 +68,7 @@ internal static class EditEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var after = request.Edit.Apply(head.Project, new EditContext(evaluator));
+        var after = request.Edit.Apply(head.Project, history.Context);
         if (!after.IsOk)
         {
             return Problems.Of(after.Refusal!);

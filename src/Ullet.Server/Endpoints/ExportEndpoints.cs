@@ -35,7 +35,7 @@ internal static class ExportEndpoints
     ) =>
         evaluations.File(
             id,
-            evaluated =>
+            (evaluated, _) =>
                 (
                     StitchListExport.Make(evaluated.Program),
                     "text/plain; charset=utf-8",
@@ -49,14 +49,15 @@ internal static class ExportEndpoints
         Evaluations evaluations,
         CancellationToken cancellation,
         string? cloth = null,
-        string? element = null
+        string? element = null,
+        int? piece = null
     )
     {
         if (await evaluations.Of(id, cancellation) is not { } evaluated)
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var found = CutChoice.Find(evaluated, cloth, element);
+        var found = CutChoice.Find(evaluated, cloth, element, piece);
         if (!found.IsOk)
         {
             return Problems.Of(found.Refusal!);
@@ -73,7 +74,8 @@ internal static class ExportEndpoints
     ) =>
         evaluations.File(
             id,
-            evaluated => (ProjectFile.Export(evaluated.Project), "application/zip", FileNames.Project(evaluated)),
+            (evaluated, assets) =>
+                (ProjectFile.Export(evaluated.Project, assets), "application/zip", FileNames.Project(evaluated)),
             cancellation
         );
 
@@ -81,16 +83,24 @@ internal static class ExportEndpoints
         string id,
         Evaluations evaluations,
         CancellationToken cancellation,
-        int size = 480
+        int size = 480,
+        PictureFrame frame = PictureFrame.Field
     )
     {
-        if (size is < 64 or > 2400)
+        if (size is < ProjectPicture.LeastSize or > ProjectPicture.MostSize)
         {
-            return Problems.Of(new Refusal("size-out-of-range", "size", "A picture is from 64 to 2400 pixels large."));
+            return Problems.Of(
+                new Refusal(
+                    "size-out-of-range",
+                    "size",
+                    $"A picture is from {ProjectPicture.LeastSize} to {ProjectPicture.MostSize} pixels large."
+                )
+            );
         }
         return await evaluations.File(
             id,
-            evaluated => (ProjectPicture.Png(evaluated, size), "image/png", null),
+            (evaluated, assets) =>
+                (ProjectPicture.Png(evaluated, size, frame, Photos(assets)), "image/png", FileNames.Picture(evaluated)),
             cancellation
         );
     }
@@ -102,7 +112,8 @@ internal static class ExportEndpoints
     ) =>
         evaluations.File(
             id,
-            evaluated => (InstructionSheet.Pdf(evaluated), "application/pdf", FileNames.Instructions(evaluated)),
+            (evaluated, assets) =>
+                (InstructionSheet.Pdf(evaluated, Photos(assets)), "application/pdf", FileNames.Instructions(evaluated)),
             cancellation
         );
 
@@ -113,12 +124,13 @@ internal static class ExportEndpoints
     ) =>
         evaluations.File(
             id,
-            evaluated => (Zip(evaluated), "application/zip", FileNames.Packet(evaluated)),
+            (evaluated, assets) => (Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
             cancellation
         );
 
-    private static byte[] Zip(Evaluated evaluated)
+    private static byte[] Zip(Evaluated evaluated, IReadOnlyList<ProjectAsset> assets)
     {
+        var photos = Photos(assets);
         using var stream = new MemoryStream();
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
@@ -127,12 +139,17 @@ internal static class ExportEndpoints
             {
                 Add(zip, FileNames.Cut(evaluated, sheet, null), CutExport.Sheet(sheet));
             }
-            Add(zip, FileNames.Instructions(evaluated), InstructionSheet.Pdf(evaluated));
-            Add(zip, FileNames.Picture(evaluated), ProjectPicture.Png(evaluated, LargePicture));
-            Add(zip, FileNames.Project(evaluated), ProjectFile.Export(evaluated.Project));
+            Add(zip, FileNames.Instructions(evaluated), InstructionSheet.Pdf(evaluated, photos));
+            Add(zip, FileNames.Picture(evaluated), ProjectPicture.Png(evaluated, LargePicture, photos: photos));
+            Add(zip, FileNames.Project(evaluated), ProjectFile.Export(evaluated.Project, assets));
         }
         return stream.ToArray();
     }
+
+    private static Dictionary<string, byte[]> Photos(IEnumerable<ProjectAsset> assets) =>
+        assets
+            .Where(asset => asset.Kind == AssetStore.PictureKind)
+            .ToDictionary(asset => asset.Sha256, asset => asset.Bytes, StringComparer.Ordinal);
 
     private static void Add(ZipArchive zip, string name, byte[] bytes)
     {
@@ -142,14 +159,14 @@ internal static class ExportEndpoints
 }
 
 /// <summary>Loads and evaluates a project's head for a file.</summary>
-internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads)
+internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads, AssetStore assets)
 {
     internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
         await history.Load(id, cancellation) is { } head ? heads.Of(head, cancellation) : null;
 
     internal async Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
         string id,
-        Func<Evaluated, (byte[] Bytes, string Type, string? Name)> make,
+        Func<Evaluated, IReadOnlyList<ProjectAsset>, (byte[] Bytes, string Type, string? Name)> make,
         CancellationToken cancellation
     )
     {
@@ -157,7 +174,7 @@ internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads)
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var (bytes, type, name) = make(evaluated);
+        var (bytes, type, name) = make(evaluated, await assets.Of(evaluated.Project, cancellation));
         return TypedResults.File(bytes, type, name);
     }
 }
@@ -169,7 +186,8 @@ internal static class CutChoice
     internal static Result<(CutSheet Sheet, PlacedShape? Placed)> Find(
         Evaluated evaluated,
         string? cloth,
-        string? element
+        string? element,
+        int? piece
     )
     {
         if (evaluated.Sheets.IsEmpty)
@@ -180,7 +198,12 @@ internal static class CutChoice
         {
             foreach (var sheet in evaluated.Sheets)
             {
-                if (sheet.Shapes.FirstOrDefault(p => p.Shape.ElementId == element) is { } placed)
+                if (
+                    sheet.Shapes.FirstOrDefault(p =>
+                        p.Shape.ElementId == element && p.Shape.Ordinal == (piece ?? p.Shape.Ordinal)
+                    ) is
+                    { } placed
+                )
                 {
                     return (sheet, placed);
                 }

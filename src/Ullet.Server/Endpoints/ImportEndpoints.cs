@@ -1,68 +1,237 @@
-using System.Security.Cryptography;
+using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Drawings;
+using Ullet.Core.Edits;
+using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
+using Ullet.Files.Drawings;
+using Ullet.Files.Fonts;
+using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
-using Ullet.Server.Data;
+using Ullet.Server.Documents;
+using Ullet.Server.Scenes;
 
 namespace Ullet.Server.Endpoints;
 
-/// <summary>What an uploaded file is, and the token that opens it.</summary>
-/// <param name="Token">For <see cref="NewProject.ImportToken"/>.</param>
-/// <param name="Kind">"project".</param>
-/// <param name="Title">The project's title.</param>
-/// <param name="Hoop">The hoop's name.</param>
-/// <param name="Pieces">How many pieces it has.</param>
-public sealed record ImportPreview(string Token, string Kind, string Title, string Hoop, int Pieces);
+public enum ImportKind
+{
+    Project,
+    Drawing,
+    Font,
+    Picture,
+}
+
+/// <summary>What an uploaded file is, and the token that edits and new projects name it by.</summary>
+/// <param name="Token">The file's hash.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="Name">The file's name without its ending.</param>
+/// <param name="Drawing">For a drawing: what it would become at the size that the file says (or 96 units to the inch).</param>
+/// <param name="Font">For a font: it is added to the installation.</param>
+/// <param name="Picture">For a picture: its size.</param>
+public sealed record ImportPreview(
+    string Token,
+    ImportKind Kind,
+    string Name,
+    DrawingPreview? Drawing,
+    FontEntry? Font,
+    PictureSize? Picture
+);
+
+/// <summary>What a drawing would become; lengths in mm.</summary>
+/// <param name="SaysSize">True when the file gives a real length.</param>
+/// <param name="Box">Where it lies, as the paths do.</param>
+/// <param name="Pieces">Closed pieces.</param>
+/// <param name="Holes">Holes in them.</param>
+/// <param name="Lines">Open lines.</param>
+/// <param name="Crossing">Outlines that cross themselves.</param>
+/// <param name="TooSmall">Left out for being under 1 mm.</param>
+/// <param name="LeftOut">What is not imported, a sentence each.</param>
+/// <param name="PiecePath">All pieces, SVG path data.</param>
+/// <param name="LinePath">All lines.</param>
+public sealed record DrawingPreview(
+    bool SaysSize,
+    SizeDto Box,
+    int Pieces,
+    int Holes,
+    int Lines,
+    int Crossing,
+    int TooSmall,
+    ImmutableArray<string> LeftOut,
+    string PiecePath,
+    string LinePath
+);
+
+/// <summary>How a drawing is to be taken; what is null is as the file says.</summary>
+public sealed record DrawingWishRequest
+{
+    /// <summary>Width of the whole drawing, mm.</summary>
+    public double? Width { get; init; }
+
+    /// <summary>True size of one unit, mm.</summary>
+    public double? MmPerUnit { get; init; }
+
+    public FillRule? Crossing { get; init; }
+
+    public bool InnerAreHoles { get; init; } = true;
+}
 
 /// <summary>/api/import: looks at a file and keeps its bytes; no project is changed.</summary>
 internal static class ImportEndpoints
 {
-    internal static void Map(IEndpointRouteBuilder app) =>
-        app.MapPost("/api/import", Import).WithTags("Import").WithName("importFile").DisableAntiforgery();
+    internal static void Map(IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/import").WithTags("Import");
+        group.MapPost("", Import).WithName("importFile").DisableAntiforgery();
+        group.MapPost("{token}/drawing", Preview).WithName("previewDrawing");
+        app.MapGet("/api/assets/{token}", Picture).WithTags("Import").WithName("getAsset");
+    }
 
     private static async Task<Results<Ok<ImportPreview>, ProblemHttpResult>> Import(
         IFormFile file,
-        UlletDb db,
-        TimeProvider clock,
+        AssetStore assets,
         CancellationToken cancellation
     )
     {
         using var stream = new MemoryStream();
         await file.CopyToAsync(stream, cancellation);
         var bytes = stream.ToArray();
-        if (!file.FileName.EndsWith(".ullet", StringComparison.OrdinalIgnoreCase))
+        var name = Path.GetFileNameWithoutExtension(file.FileName);
+        name = name.Length > 60 ? name[..60] : name;
+        var preview = Path.GetExtension(file.FileName).ToLowerInvariant() switch
         {
-            return Problems.Of(
-                new Refusal(
-                    "import-foreign",
-                    "file",
-                    $"\"{file.FileName}\" can't be opened; choose an Ullet project file (.ullet)."
-                )
-            );
-        }
+            ".ullet" => await OfProject(bytes, name, assets, cancellation),
+            ".svg" => await OfDrawing(bytes, name, assets, cancellation),
+            ".ttf" or ".otf" or ".woff" or ".woff2" or ".ttc" => await OfFont(bytes, name, assets, cancellation),
+            ".png" or ".jpg" or ".jpeg" => await OfPicture(bytes, name, assets, cancellation),
+            _ => new Refusal(
+                "import-foreign",
+                "file",
+                $"\"{file.FileName}\" can't be opened; choose a drawing (.svg), a font (.ttf, .otf), a picture (.png, .jpg) or "
+                    + "an Ullet project file (.ullet)."
+            ),
+        };
+        return preview.IsOk ? TypedResults.Ok(preview.Value) : Problems.Of(preview.Refusal!);
+    }
+
+    private static async Task<Result<ImportPreview>> OfProject(
+        byte[] bytes,
+        string name,
+        AssetStore assets,
+        CancellationToken cancellation
+    )
+    {
         var read = ProjectFile.Read(bytes);
         if (!read.IsOk)
         {
-            return Problems.Of(read.Refusal!);
+            return read.Refusal!;
         }
-        var token = Convert.ToHexStringLower(SHA256.HashData(bytes));
-        if (!await db.Assets.AnyAsync(a => a.Sha256 == token, cancellation))
+        var token = await assets.Keep("project", bytes, cancellation);
+        return new ImportPreview(token, ImportKind.Project, name, null, null, null);
+    }
+
+    private static async Task<Result<ImportPreview>> OfDrawing(
+        byte[] bytes,
+        string name,
+        AssetStore assets,
+        CancellationToken cancellation
+    )
+    {
+        var read = SvgDrawingReader.Read(bytes);
+        if (!read.IsOk)
         {
-            db.Assets.Add(
-                new AssetRow
-                {
-                    Sha256 = token,
-                    Kind = "project",
-                    Bytes = bytes,
-                    CreatedAt = clock.GetUtcNow().ToUnixTimeMilliseconds(),
-                }
-            );
-            await db.SaveChangesAsync(cancellation);
+            return read.Refusal!;
         }
-        var project = read.Value;
-        return TypedResults.Ok(
-            new ImportPreview(token, "project", project.Title, project.Hooping.Hoop.Name, project.Elements.Length)
+        var preview = Of(
+            read.Value,
+            new DrawingWishRequest { MmPerUnit = read.Value.MmPerUnit ?? Drawing.UsualMmPerUnit }
         );
+        if (!preview.IsOk)
+        {
+            return preview.Refusal!;
+        }
+        var token = await assets.Keep(ImportedDrawings.Kind, bytes, cancellation);
+        return new ImportPreview(token, ImportKind.Drawing, name, preview.Value, null, null);
+    }
+
+    private static async Task<Result<ImportPreview>> OfFont(
+        byte[] bytes,
+        string name,
+        AssetStore assets,
+        CancellationToken cancellation
+    )
+    {
+        var added = await assets.AddFont(bytes, cancellation);
+        return added.IsOk
+            ? new ImportPreview(added.Value.Id, ImportKind.Font, name, null, added.Value, null)
+            : added.Refusal!;
+    }
+
+    private static async Task<Result<ImportPreview>> OfPicture(
+        byte[] bytes,
+        string name,
+        AssetStore assets,
+        CancellationToken cancellation
+    )
+    {
+        var read = PictureReader.Size(bytes);
+        if (!read.IsOk)
+        {
+            return read.Refusal!;
+        }
+        var token = await assets.Keep(AssetStore.PictureKind, bytes, cancellation);
+        return new ImportPreview(token, ImportKind.Picture, name, null, null, read.Value);
+    }
+
+    private static Results<Ok<DrawingPreview>, ProblemHttpResult> Preview(
+        string token,
+        DrawingWishRequest wish,
+        IImportedDrawings imports
+    )
+    {
+        if (imports.Find(token) is not { } drawing)
+        {
+            return Problems.Of(
+                new Refusal("import-unknown", "token", "That import is not known any more; choose the file again.")
+            );
+        }
+        var preview = Of(drawing, wish);
+        return preview.IsOk ? TypedResults.Ok(preview.Value) : Problems.Of(preview.Refusal!);
+    }
+
+    private static Result<DrawingPreview> Of(Drawing drawing, DrawingWishRequest wish) =>
+        AddDrawing
+            .Scale(drawing, wish.Width, wish.MmPerUnit)
+            .Then(scale =>
+            {
+                var sorted = DrawingSorter.Sort(drawing, new DrawingWish(scale, wish.Crossing, wish.InnerAreHoles));
+                var box = sorted.Bounds();
+                return (Result<DrawingPreview>)
+                    new DrawingPreview(
+                        drawing.MmPerUnit is not null,
+                        SceneBuilder.Size(box) ?? new SizeDto(0, 0, 0, 0),
+                        sorted.Pieces.Length,
+                        sorted.Pieces.Sum(piece => piece.Outline.Holes.Length),
+                        sorted.Lines.Length,
+                        sorted.Crossing,
+                        sorted.TooSmall,
+                        drawing.LeftOut,
+                        PathText.Of(new Outline([.. sorted.Pieces.Select(piece => piece.Outline)])),
+                        PathText.Of(new Outline([]) { Lines = [.. sorted.Lines.Select(line => line.Path)] })
+                    );
+            });
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Picture(
+        string token,
+        AssetStore assets,
+        HttpContext http,
+        CancellationToken cancellation
+    )
+    {
+        if (await assets.Find(token, cancellation) is not { Kind: AssetStore.PictureKind } asset)
+        {
+            return Problems.Of(new Refusal("picture-unknown", "token", "There is no such picture."));
+        }
+        http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+        return TypedResults.File(asset.Bytes, PictureReader.MediaType(asset.Bytes));
     }
 }

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
@@ -75,12 +76,12 @@ internal static class ProjectEndpoints
     private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Create(
         NewProject wish,
         DocumentHistory history,
-        UlletDb db,
+        AssetStore assets,
         CancellationToken cancellation
     )
     {
         var project = wish.ImportToken is { } token
-            ? await Imported(db, token, cancellation)
+            ? await Imported(assets, token, cancellation)
             : BlankProject.Make(wish.Title, wish.FieldWidth, wish.FieldHeight);
         if (!project.IsOk)
         {
@@ -145,11 +146,33 @@ internal static class ProjectEndpoints
         return TypedResults.Created($"/api/projects/{copy}", new CreatedProject(copy, revision));
     }
 
-    private static async Task<Result<Project>> Imported(UlletDb db, string token, CancellationToken cancellation)
+    /// <summary>The project of an imported file; the fonts and pictures that it brings are kept.</summary>
+    private static async Task<Result<Project>> Imported(AssetStore assets, string token, CancellationToken cancellation)
     {
-        var asset = await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Sha256 == token, cancellation);
-        return asset is null
-            ? new Refusal("import-unknown", "importToken", "That import is not known any more; choose the file again.")
-            : ProjectFile.Read(asset.Bytes);
+        if (await assets.Find(token, cancellation) is not { } asset)
+        {
+            return new Refusal(
+                "import-unknown",
+                "importToken",
+                "That import is not known any more; choose the file again."
+            );
+        }
+        var read = ProjectFile.Read(asset.Bytes);
+        if (!read.IsOk)
+        {
+            return read.Refusal!;
+        }
+        foreach (var brought in read.Value.Assets)
+        {
+            if (brought.Kind == AssetStore.FontKind)
+            {
+                await assets.AddFont(brought.Bytes, cancellation);
+            }
+            else if (PictureReader.Size(brought.Bytes).IsOk)
+            {
+                await assets.Keep(AssetStore.PictureKind, brought.Bytes, cancellation);
+            }
+        }
+        return read.Value.Project;
     }
 }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
@@ -12,20 +13,12 @@ internal static class PathText
         var text = new StringBuilder();
         foreach (var contour in outline.Contours)
         {
-            text.Append('M').Append(Pair(contour.Curves[0].Start));
-            foreach (var curve in contour.Curves)
-            {
-                if (curve.IsLine)
-                {
-                    text.Append('L').Append(Pair(curve.End));
-                }
-                else
-                {
-                    text.Append('C').Append(Pair(curve.Control1)).Append(' ');
-                    text.Append(Pair(curve.Control2)).Append(' ').Append(Pair(curve.End));
-                }
-            }
+            Append(text, contour.Curves);
             text.Append('Z');
+        }
+        foreach (var line in outline.Lines)
+        {
+            Append(text, line.Curves);
         }
         return text.ToString();
     }
@@ -42,6 +35,23 @@ internal static class PathText
             text.Append('Z');
         }
         return text.ToString();
+    }
+
+    private static void Append(StringBuilder text, ImmutableArray<Curve> curves)
+    {
+        text.Append('M').Append(Pair(curves[0].Start));
+        foreach (var curve in curves)
+        {
+            if (curve.IsLine)
+            {
+                text.Append('L').Append(Pair(curve.End));
+            }
+            else
+            {
+                text.Append('C').Append(Pair(curve.Control1)).Append(' ');
+                text.Append(Pair(curve.Control2)).Append(' ').Append(Pair(curve.End));
+            }
+        }
     }
 
     private static string Pair(Point point) => Number(point.X) + " " + Number(point.Y);

@@ -1,12 +1,10 @@
 using System.Collections.Immutable;
-using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 using Ullet.Core.Timing;
 using Ullet.Server.Documents;
 
@@ -23,6 +21,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
         var project = evaluated.Project;
         var program = evaluated.Program;
         var hooping = project.Hooping;
+        var elements = new ElementDtos(evaluator);
         return new SceneDto(
             head.Row.Id,
             head.Revision,
@@ -42,7 +41,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
             ),
             project.Cloths,
             project.Threads,
-            [.. project.Elements.OfType<Piece>().Select(piece => Element(piece, evaluated))],
+            [.. project.Elements.Select(element => elements.Build(element, evaluated))],
             Steps(evaluated),
             [.. evaluated.Findings.Select(Finding)],
             [.. evaluated.Sheets.Select(Sheet)],
@@ -51,35 +50,6 @@ public sealed class SceneBuilder(Evaluator evaluator)
             program.StopCount,
             StepTimes.Of(program).Sum(),
             DrawingSummary.Of(evaluated)
-        );
-    }
-
-    private ElementDto Element(Piece piece, Evaluated evaluated)
-    {
-        var outline = evaluated.Outlines[piece.Id];
-        var satin = StageNumbers.Satin(piece.Stages.Cover);
-        var inset = StageNumbers.TackInset(piece);
-        var outside = evaluator.OffsetOf(piece, satin.Width * (1 - satin.InsideShare));
-        var inside = evaluator.OffsetOf(piece, -satin.Width * satin.InsideShare);
-        var cut = evaluated.Sheets.SelectMany(s => s.Shapes).First(p => p.Shape.ElementId == piece.Id).Shape;
-        return new ElementDto(
-            piece.Id,
-            piece.Name,
-            piece.Box,
-            piece.Shape,
-            piece.Holes.FirstOrDefault(),
-            piece.ClothId,
-            piece.Method,
-            new StagesDto(piece.Stages.Placement, piece.Stages.TackDown, piece.Stages.Cover),
-            satin,
-            inset,
-            StitchDefaults.RunLength,
-            PathText.Of(outline),
-            PathText.Of(evaluator.OffsetOf(piece, -inset)),
-            PathText.Of(outside) + PathText.Of(inside),
-            PathText.Of(cut.Outline),
-            Size(outline.Bounds())!,
-            Size(evaluated.StitchedBounds(piece.Id))
         );
     }
 
@@ -159,6 +129,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
                     var box = placed.Outline.Bounds();
                     return new SheetShapeDto(
                         placed.Shape.ElementId,
+                        placed.Shape.Ordinal,
                         placed.Shape.Name,
                         PathText.Of(placed.Outline),
                         Size(box)!,
@@ -171,6 +142,6 @@ public sealed class SceneBuilder(Evaluator evaluator)
             ]
         );
 
-    private static SizeDto? Size(Box box) =>
+    internal static SizeDto? Size(Box box) =>
         box.IsEmpty ? null : new SizeDto(box.MinX, box.MinY, box.Width, box.Height);
 }

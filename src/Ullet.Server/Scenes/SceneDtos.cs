@@ -42,19 +42,30 @@ public sealed record HoopingDto(
 /// <summary>An upright rectangle, mm.</summary>
 public sealed record SizeDto(double X, double Y, double Width, double Height);
 
-/// <summary>A piece with its lines.</summary>
+/// <summary>The kinds of element.</summary>
+public enum ElementKind
+{
+    Piece,
+    Lettering,
+    Line,
+}
+
+/// <summary>An element with its lines.</summary>
 /// <param name="Id">Names it for ever.</param>
+/// <param name="Kind">What it is.</param>
 /// <param name="Name">The user's name for it.</param>
 /// <param name="Box">Place, size, turn.</param>
-/// <param name="Shape">Its generator.</param>
-/// <param name="Hole">Its hole, or null.</param>
-/// <param name="ClothId">Its cloth.</param>
-/// <param name="Method">How it is applied.</param>
-/// <param name="Stages">What was set by hand.</param>
-/// <param name="Satin">The cover's numbers as they hold.</param>
-/// <param name="TackInset">The tack-down's inset as it holds, mm.</param>
-/// <param name="RunLength">Stitch length of a run where none is set, mm.</param>
-/// <param name="OutlinePath">The outline with holes.</param>
+/// <param name="GroupId">Its group, or null.</param>
+/// <param name="IsLocked">Not to be moved, resized or deleted.</param>
+/// <param name="IsHidden">Not drawn.</param>
+/// <param name="StaysCentred">Kept in the field's centre.</param>
+/// <param name="Shape">A piece's generator.</param>
+/// <param name="Hole">A piece's only hole, or null.</param>
+/// <param name="HoleCount">How many holes a piece has.</param>
+/// <param name="Cloth">What is set of cloth, method and stages; null for a line.</param>
+/// <param name="Words">What is set of words; null for anything else.</param>
+/// <param name="Line">How a line is sewn; null for anything else.</param>
+/// <param name="OutlinePath">The outline with holes, or the line.</param>
 /// <param name="TackPath">The tack-down's line.</param>
 /// <param name="BandPath">The cover's band as sewn, even-odd.</param>
 /// <param name="CutPath">The cut edge.</param>
@@ -62,22 +73,93 @@ public sealed record SizeDto(double X, double Y, double Width, double Height);
 /// <param name="Stitched">The box of all its needle points, cover included; null without stitches.</param>
 public sealed record ElementDto(
     string Id,
+    ElementKind Kind,
     string Name,
     ElementBox Box,
-    ShapeSource Shape,
+    string? GroupId,
+    bool IsLocked,
+    bool IsHidden,
+    bool StaysCentred,
+    ShapeSource? Shape,
     PieceHole? Hole,
-    string ClothId,
-    Method Method,
-    StagesDto Stages,
-    SatinNumbers Satin,
-    double TackInset,
-    double RunLength,
+    int HoleCount,
+    ClothDto? Cloth,
+    WordsDto? Words,
+    LineSettings? Line,
     string OutlinePath,
     string TackPath,
     string BandPath,
     string CutPath,
     SizeDto Outline,
     SizeDto? Stitched
+);
+
+/// <summary>How an element of cloth is applied.</summary>
+/// <param name="Id">Its cloth.</param>
+/// <param name="Method">How it is applied.</param>
+/// <param name="Stages">What was set by hand.</param>
+/// <param name="Satin">The cover's numbers as they hold.</param>
+/// <param name="TackInset">The tack-down's inset as it holds, mm.</param>
+/// <param name="RunLength">Stitch length of a run where none is set, mm.</param>
+public sealed record ClothDto(
+    string Id,
+    Method Method,
+    StagesDto Stages,
+    SatinNumbers Satin,
+    double TackInset,
+    double RunLength
+);
+
+/// <summary>How words are set.</summary>
+/// <param name="Text">The words.</param>
+/// <param name="FontId">Their font.</param>
+/// <param name="FontName">Its name; null when it is not there.</param>
+/// <param name="Sizing">Which number stays when words change.</param>
+/// <param name="CapHeight">mm; 0 without the font.</param>
+/// <param name="Align">Which edge lines share.</param>
+/// <param name="LineSpacing">Over the font's own.</param>
+/// <param name="Spacing">Share of the cap height.</param>
+/// <param name="Slant">Degrees.</param>
+/// <param name="Arc">Degrees.</param>
+/// <param name="Use">What the letters are made into.</param>
+/// <param name="Line">How a stitched outline is sewn.</param>
+/// <param name="Letters">Every letter with ink.</param>
+public sealed record WordsDto(
+    string Text,
+    string FontId,
+    string? FontName,
+    LetterSizing Sizing,
+    double CapHeight,
+    TextAlign Align,
+    double LineSpacing,
+    double Spacing,
+    double Slant,
+    double Arc,
+    LetteringUse Use,
+    LineSettings Line,
+    ImmutableArray<LetterDto> Letters
+);
+
+/// <summary>One letter and what was changed at it; lengths in mm.</summary>
+/// <param name="Index">Its number in the text.</param>
+/// <param name="Text">The letter.</param>
+/// <param name="X">Moved to the right.</param>
+/// <param name="Y">Moved down.</param>
+/// <param name="Turn">Degrees.</param>
+/// <param name="Scale">Over the other letters' size.</param>
+/// <param name="GapAfter">Added to the gap after it.</param>
+/// <param name="IsTouched">True when anything was changed.</param>
+/// <param name="Path">Its edge on the wall.</param>
+public sealed record LetterDto(
+    int Index,
+    string Text,
+    double X,
+    double Y,
+    double Turn,
+    double Scale,
+    double GapAfter,
+    bool IsTouched,
+    string Path
 );
 
 /// <summary>What was set by hand for each stage.</summary>
@@ -150,7 +232,8 @@ public sealed record SheetDto(
     ImmutableArray<SheetShapeDto> Shapes
 );
 
-/// <param name="ElementId">The piece.</param>
+/// <param name="ElementId">The element.</param>
+/// <param name="Ordinal">Which piece of cloth of it.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Path">Its line on the mat, mm from the mat's top left.</param>
 /// <param name="Box">The line's box on the mat.</param>
@@ -160,6 +243,7 @@ public sealed record SheetDto(
 /// <param name="HeightSixteenths">Height in sixteenths of an inch, rounded up.</param>
 public sealed record SheetShapeDto(
     string ElementId,
+    int Ordinal,
     string Name,
     string Path,
     SizeDto Box,

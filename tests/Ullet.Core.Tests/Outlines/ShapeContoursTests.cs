@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 
@@ -79,7 +80,7 @@ public sealed class ShapeContoursTests
             Box = new ElementBox(10, 5, 40, 20, 90),
             Holes = [new PieceHole(new EllipseShape(), 10, 0, 6, 6)],
         };
-        var outline = new OutlineStation().Compute(piece, TestContext.Current.CancellationToken);
+        var outline = new OutlineStation(new NoFonts()).Compute(piece, TestContext.Current.CancellationToken).Whole;
         Assert.Equal(20, outline.Bounds().Width, 1e-6);
         Assert.Equal(40, outline.Bounds().Height, 1e-6);
         var hole = outline.Parts[0].Holes[0].Bounds().Centre;

@@ -155,7 +155,7 @@ public sealed class SvgCutTests
     [InlineData("<svg width='9mm' height='9mm'></svg>", "cut-file-empty")]
     [InlineData("<html><body/></html>", "cut-file-foreign")]
     [InlineData("G21\nG90\nM3", "cut-file-broken")]
-    [InlineData("<!DOCTYPE svg [<!ENTITY a 'aaaa'>]><svg width='9mm' height='9mm'>&a;</svg>", "cut-file-broken")]
+    [InlineData("<!DOCTYPE svg [<!ENTITY a 'aaaa'>]><svg width='9mm' height='9mm'>&a;</svg>", "cut-file-dtd")]
     [InlineData("", "cut-file-broken")]
     public void Read_OfAFileItCantTake_RefusesWithASentence(string svg, string code)
     {

@@ -14,7 +14,7 @@ public sealed class ProjectFileTests
     public void Read_OfWhatWasExported_GivesTheSameProjectAndStitches(string title)
     {
         var project = DemoWork.All[title].Project;
-        var read = ProjectFile.Read(ProjectFile.Export(project)).Value;
+        var read = ProjectFile.Read(ProjectFile.Export(project, [])).Value.Project;
         Assert.Equal(ProjectJson.Write(project), ProjectJson.Write(read));
         Assert.Equal(
             DemoWork.All[title].Program.StitchCount,
@@ -24,7 +24,7 @@ public sealed class ProjectFileTests
 
     [Fact]
     public void Export_OfTheSameProject_GivesTheSameBytes() =>
-        Assert.Equal(ProjectFile.Export(DemoWork.Patch.Project), ProjectFile.Export(DemoWork.Patch.Project));
+        Assert.Equal(ProjectFile.Export(DemoWork.Patch.Project, []), ProjectFile.Export(DemoWork.Patch.Project, []));
 
     [Fact]
     public void Read_OfForeignBytes_Refuses()
@@ -41,7 +41,7 @@ public sealed class ProjectFileTests
     [Fact]
     public void Read_OfACutOffFile_Refuses()
     {
-        var whole = ProjectFile.Export(DemoWork.Patch.Project);
+        var whole = ProjectFile.Export(DemoWork.Patch.Project, []);
         Assert.Equal("project-file-foreign", ProjectFile.Read(whole.AsMemory(0, whole.Length / 2)).Refusal?.Code);
     }
 

@@ -69,6 +69,20 @@ export const api = client;
 type Schemas = components["schemas"];
 export type Scene = Schemas["SceneDto"];
 export type Element = Schemas["ElementDto"];
+/** An element made of cloth: a piece, or words. */
+export type ClothElement = Element & { cloth: Schemas["ClothDto"] };
+/** A piece with its form. */
+export type PieceElement = ClothElement & { shape: ShapeSource };
+/** Live text. */
+export type WordsElement = ClothElement & { words: Schemas["WordsDto"] };
+/** A line sewn without cloth. */
+export type LineElement = Element & { line: LineSettings };
+
+export const isCloth = (element: Element): element is ClothElement => element.cloth != null;
+export const isPiece = (element: Element): element is PieceElement => element.kind === "piece";
+export const isWords = (element: Element): element is WordsElement => element.words != null;
+export const isLine = (element: Element): element is LineElement => element.line != null;
+
 export type ElementBox = Schemas["ElementBox"];
 export type Step = Schemas["StepDto"];
 export type Finding = Schemas["FindingDto"];
@@ -84,6 +98,13 @@ export type Unit = Schemas["LengthUnit"];
 export type Catalogue = Schemas["Catalogue"];
 export type NumberRange = Schemas["NumberRange"];
 export type ShelfItem = Schemas["ShelfItem"];
+export type LineSettings = Schemas["LineSettings"];
+export type Letter = Schemas["LetterDto"];
+export type Clip = Schemas["Clip"];
+export type FontSample = Schemas["FontSample"];
+export type FontKind = Schemas["FontKind"];
+export type DrawingPreview = Schemas["DrawingPreview"];
+export type DrawingWish = Schemas["DrawingWishRequest"];
 export type ImportPreview = Schemas["ImportPreview"];
 export type Rehearsal = Schemas["Rehearsal"];
 export type RehearsedStep = Schemas["RehearsedStep"];

@@ -19,6 +19,8 @@ export const HANDLES: Handle[] = [
 ];
 
 const LEAST_SIDE = 1;
+/** A straight line has no height of its own to drag. */
+const FLAT = 0.01;
 
 /** A place of the box's own frame (from its middle, before turning) on the wall. */
 export function onWall(box: ElementBox, x: number, y: number): Place {
@@ -42,13 +44,13 @@ export function handlePlace(box: ElementBox, handle: Handle): Place {
 /** The box after a handle was dragged to a place; the side or corner opposite stays. */
 export function dragged(box: ElementBox, handle: Handle, to: Place, keepProportions: boolean): ElementBox {
   const local = inBox(box, to);
-  let width = handle.across === 0 ? box.width : box.width / 2 + local.x * handle.across;
-  let height = handle.down === 0 ? box.height : box.height / 2 + local.y * handle.down;
-  width = Math.max(LEAST_SIDE, width);
-  height = Math.max(LEAST_SIDE, height);
+  let width = handle.across === 0 || box.width < FLAT ? box.width : box.width / 2 + local.x * handle.across;
+  let height = handle.down === 0 || box.height < FLAT ? box.height : box.height / 2 + local.y * handle.down;
+  if (box.width >= FLAT) width = Math.max(LEAST_SIDE, width);
+  if (box.height >= FLAT) height = Math.max(LEAST_SIDE, height);
   if (keepProportions) {
-    const byWidth = width / box.width;
-    const byHeight = height / box.height;
+    const byWidth = width / (box.width || 1);
+    const byHeight = height / (box.height || 1);
     const by = handle.across === 0 ? byHeight : handle.down === 0 ? byWidth : Math.max(byWidth, byHeight);
     width = box.width * by;
     height = box.height * by;
@@ -73,7 +75,7 @@ export function between(from: ElementBox, to: ElementBox): DOMMatrix {
   return new DOMMatrix()
     .translateSelf(to.x, to.y)
     .rotateSelf(to.rotation)
-    .scaleSelf(to.width / from.width, to.height / from.height)
+    .scaleSelf(to.width / (from.width || 1) || 1, to.height / (from.height || 1) || 1)
     .rotateSelf(-from.rotation)
     .translateSelf(-from.x, -from.y);
 }

@@ -10,9 +10,6 @@ export interface Place {
   y: number;
 }
 
-/** CSS pixels for a mm at true size: 96 to the inch. */
-export const TRUE_SCALE = 96 / 25.4;
-
 const LEAST_SCALE = 0.4;
 const MOST_SCALE = 80;
 

@@ -7,6 +7,13 @@ const tiles = new Map<string, HTMLCanvasElement>();
 
 /** A fill for cloth in mm: the context must be drawing in mm. */
 export function clothFill(ctx: CanvasRenderingContext2D, cloth: Cloth): CanvasPattern | string {
+  const photo = cloth.swatch ? photoOf(cloth.swatch.assetId) : null;
+  if (photo && cloth.swatch) {
+    const repeat = ctx.createPattern(photo, "repeat");
+    const scale = cloth.swatch.widthMm / photo.naturalWidth;
+    repeat?.setTransform(new DOMMatrix().scaleSelf(scale));
+    return repeat ?? cloth.colour;
+  }
   const key = [cloth.colour, cloth.texture, cloth.kind, cloth.patternColour ?? ""].join("|");
   let tile = tiles.get(key);
   if (!tile) {
@@ -16,6 +23,32 @@ export function clothFill(ctx: CanvasRenderingContext2D, cloth: Cloth): CanvasPa
   const pattern = ctx.createPattern(tile, "repeat");
   pattern?.setTransform(new DOMMatrix().scaleSelf(1 / PIXELS_PER_MM));
   return pattern ?? cloth.colour;
+}
+
+const photos = new Map<string, HTMLImageElement>();
+let arrived = 0;
+let onArrived: (() => void) | null = null;
+
+/** How many photos have come in so far. */
+export const photosArrived = () => arrived;
+
+/** Calls back whenever a photo has come in that was missing in a picture. */
+export function whenPhotoArrives(action: (() => void) | null) {
+  onArrived = action;
+}
+
+/** The photo of a cloth, or null while it is on its way. */
+function photoOf(assetId: string): HTMLImageElement | null {
+  const known = photos.get(assetId);
+  if (known) return known.complete && known.naturalWidth > 0 ? known : null;
+  const image = new Image();
+  photos.set(assetId, image);
+  image.onload = () => {
+    arrived++;
+    onArrived?.();
+  };
+  image.src = `/api/assets/${assetId}`;
+  return null;
 }
 
 /** One repeat of the cloth: 6 × 6 mm. */

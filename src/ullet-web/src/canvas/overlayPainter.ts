@@ -17,7 +17,11 @@ export function paintStageLines(
 ) {
   apply(ctx, camera, ratio);
   const px = 1 / camera.scale;
-  const stages = element.stages;
+  if (!element.cloth || !element.bandPath) {
+    paintSewnLine(ctx, element, px);
+    return;
+  }
+  const stages = element.cloth.stages;
   if (!stages.cover.off) hatch(ctx, element, px);
   ctx.lineCap = "butt";
   ctx.strokeStyle = VERDIGRIS;
@@ -46,6 +50,16 @@ export function paintStageLines(
     ctx.lineWidth = 2 * px;
     ctx.stroke(new Path2D(element.tackPath));
   }
+  ctx.setLineDash([]);
+}
+
+/** The edge of what is sewn without cloth: long dashes, as a placement. */
+function paintSewnLine(ctx: CanvasRenderingContext2D, element: Element, px: number) {
+  ctx.setLineDash([10 * px, 5 * px]);
+  ctx.lineCap = "butt";
+  ctx.strokeStyle = INDIGO;
+  ctx.lineWidth = 1.4 * px;
+  ctx.stroke(new Path2D(element.outlinePath));
   ctx.setLineDash([]);
 }
 

@@ -6,6 +6,8 @@ import { drawThread } from "./thread";
 export interface Drawing {
   scene: Scene;
   stitches: Map<string, Float32Array>;
+  /** Counts photos of cloth that have come in: a picture made before one of them is out of date. */
+  photos: number;
 }
 
 export interface Frame {
@@ -53,19 +55,17 @@ export function paintHoop(ctx: CanvasRenderingContext2D, drawing: Drawing, frame
   ctx.stroke();
 }
 
-/** Draws elements with cloth and thread, bottom to top. */
-export function paintElements(
+/** Draws one element with cloth and thread. */
+export function paintElement(
   ctx: CanvasRenderingContext2D,
   drawing: Drawing,
+  element: Element,
   frame: Frame,
-  shown: (element: Element) => boolean,
   stepKey: string | null,
 ) {
-  for (const element of drawing.scene.elements) {
-    if (!shown(element)) continue;
-    paintCloth(ctx, element, find(drawing.scene.cloths, element.clothId), frame);
-    paintStitches(ctx, drawing, element.id, frame, stepKey);
-  }
+  if (element.bandPath && element.cloth)
+    paintCloth(ctx, element, find(drawing.scene.cloths, element.cloth.id), frame);
+  paintStitches(ctx, drawing, element.id, frame, stepKey);
 }
 
 function paintCloth(ctx: CanvasRenderingContext2D, element: Element, cloth: Cloth | undefined, frame: Frame) {

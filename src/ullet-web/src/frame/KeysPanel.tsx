@@ -3,18 +3,23 @@ import { Panel } from "../parts/Panel";
 import { useView } from "../state/view";
 
 const KEYS = [
-  ["Arrows", "Move what is selected by 1 mm; with Shift 10, with Alt 0.1"],
+  ["Arrows", "Move what is selected, or the chosen letter, by 1 mm; with Shift 10, with Alt 0.1"],
   ["Delete", "Delete what is selected"],
   ["Ctrl+Z · Ctrl+Y", "Undo · redo"],
+  ["Ctrl+C · Ctrl+X · Ctrl+V", "Copy, cut out, paste; from project to project too"],
   ["Ctrl+D", "Duplicate"],
+  ["Ctrl+G · Ctrl+Shift+G", "Group · take the group apart"],
   ["Ctrl+A", "Select everything"],
-  ["Tab", "On the wall: select the next piece"],
+  ["Tab", "On the wall: select the next element"],
+  ["Shift+F10, right button", "What can be done with the selection"],
+  ["Double click", "Into a group, or one letter of words"],
+  ["M", "Measure"],
   ["Wheel or pinch", "Zoom at the pointer"],
   ["Space or middle button", "Drag the wall"],
   ["0 · 1", "Fit the hoop · true size"],
   ["+ · −", "Zoom in · out"],
   ["Shift while scaling", "Free the proportions when locked, lock them when free"],
-  ["Alt while turning", "Turn freely instead of in steps of 15°"],
+  ["Alt while dragging", "Past the guides; turning: freely instead of in steps of 15°"],
   ["Escape", "Let go, then select nothing"],
   ["?", "These keys"],
 ] as const;

@@ -3,13 +3,15 @@ import type { ReactNode } from "react";
 
 interface Props {
   title: string;
+  /** Large: for choosing among pictures. */
+  size?: "small" | "large";
   open: boolean;
   onOpenChange: (open: boolean) => void;
   children: ReactNode;
 }
 
 /** A dialog in the middle of the screen. */
-export function Panel({ title, open, onOpenChange, children }: Props) {
+export function Panel({ title, size = "small", open, onOpenChange, children }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -17,7 +19,8 @@ export function Panel({ title, open, onOpenChange, children }: Props) {
         <Dialog.Content
           aria-describedby={undefined}
           onKeyDown={(event) => event.stopPropagation()}
-          className="fixed top-1/2 left-1/2 z-50 w-[460px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 rounded-card bg-white p-5 shadow-lg"
+          data-size={size}
+          className="fixed top-1/2 left-1/2 z-50 flex max-h-[94vh] w-[460px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-card bg-white p-5 shadow-lg data-[size=large]:h-[720px] data-[size=large]:w-[960px]"
         >
           <Dialog.Title className="mb-3 font-head text-[20px] font-semibold">{title}</Dialog.Title>
           {children}

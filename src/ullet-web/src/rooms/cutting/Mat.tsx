@@ -36,7 +36,7 @@ export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
           strokeWidth="0.8"
         />
         {sheet.shapes.map((shape, i) => (
-          <g key={shape.elementId}>
+          <g key={`${shape.elementId}.${shape.ordinal}`}>
             <path
               d={shape.path}
               fill={cloth?.colour ?? "#ffffff"}

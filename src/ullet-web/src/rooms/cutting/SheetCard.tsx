@@ -30,7 +30,12 @@ export function SheetCard({ projectId, scene, sheet }: Props) {
       </div>
       <ul className="space-y-3">
         {sheet.shapes.map((shape, i) => (
-          <SizeRow key={shape.elementId} projectId={projectId} number={i + 1} shape={shape} />
+          <SizeRow
+            key={`${shape.elementId}.${shape.ordinal}`}
+            projectId={projectId}
+            number={i + 1}
+            shape={shape}
+          />
         ))}
       </ul>
       <label className="flex items-start gap-2">
@@ -89,7 +94,7 @@ function SizeRow({ projectId, number, shape }: { projectId: string; number: numb
         </p>
         <a
           className="ml-auto rounded-md p-1 text-[13px] text-indigo underline"
-          href={`/api/projects/${projectId}/cut.svg?element=${shape.elementId}`}
+          href={`/api/projects/${projectId}/cut.svg?element=${shape.elementId}&piece=${shape.ordinal}`}
           download
           aria-label={`Cut file of ${shape.name} alone`}
         >

@@ -6,21 +6,21 @@ import { Choice } from "../../parts/Choice";
 import { IconButton } from "../../parts/IconButton";
 import { ClothSwatch } from "../../parts/Swatch";
 import { ClothPanel } from "./ClothPanel";
-import type { ElementProps } from "./elementProps";
+import type { ClothProps } from "./elementProps";
 
 /** Which cloth, and how it is applied. */
-export function ClothAndMethod({ projectId, scene, element }: ElementProps) {
+export function ClothAndMethod({ projectId, scene, element }: ClothProps) {
   const edits = useEdits(projectId);
   const catalogue = useCatalogue();
   const [asking, setAsking] = useState<"new" | "change" | null>(null);
-  const cloth = scene.cloths.find((known) => known.id === element.clothId);
+  const cloth = scene.cloths.find((known) => known.id === element.cloth.id);
   const methods = catalogue.data?.methods ?? [];
   return (
     <>
       <div className="grid grid-cols-[1fr_auto_auto] items-end gap-1.5">
         <Choice
           label="Cloth"
-          value={element.clothId}
+          value={element.cloth.id}
           mark={<ClothSwatch cloth={cloth} />}
           options={scene.cloths.map((known) => ({ value: known.id, label: known.name }))}
           onChosen={(clothId) => void edits.edit({ edit: "setPieceCloth", elementId: element.id, clothId })}
@@ -42,7 +42,7 @@ export function ClothAndMethod({ projectId, scene, element }: ElementProps) {
             key={method.id}
             type="button"
             role="radio"
-            aria-checked={method.id === element.method}
+            aria-checked={method.id === element.cloth.method}
             className="rounded-[6px] px-1 py-1 text-[14px] hover:bg-chalk aria-checked:bg-indigo aria-checked:text-white"
             onClick={() => void edits.edit({ edit: "setMethod", elementId: element.id, method: method.id })}
           >
@@ -51,7 +51,7 @@ export function ClothAndMethod({ projectId, scene, element }: ElementProps) {
         ))}
       </div>
       <p className="text-[13px] text-muted">
-        {methods.find((method) => method.id === element.method)?.summary}
+        {methods.find((method) => method.id === element.cloth.method)?.summary}
       </p>
       {asking ? (
         <ClothPanel

@@ -7,6 +7,7 @@ import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { Panel } from "../../parts/Panel";
 import { ClothSwatch } from "../../parts/Swatch";
+import { ClothPhoto } from "./ClothPhoto";
 
 interface Props {
   projectId: string;
@@ -52,8 +53,8 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
       if (await edits.edit({ edit: "changeCloth", cloth: draft })) onClose();
       return;
     }
-    const { name, colour, kind, texture } = draft;
-    if (!(await edits.edit({ edit: "addCloth", name, colour, kind, texture }))) return;
+    const { name, colour, kind, texture, swatch } = draft;
+    if (!(await edits.edit({ edit: "addCloth", name, colour, kind, texture, swatch }))) return;
     const added = queries.getQueryData<Scene>(keys.scene(projectId))?.cloths.at(-1);
     if (added) onAdded?.(added.id);
     onClose();
@@ -104,6 +105,7 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
             onChosen={(texture) => setDraft({ ...draft, texture: texture as Cloth["texture"] })}
           />
         </div>
+        <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft({ ...draft, swatch })} />
         {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
         <div className="flex justify-end gap-2 pt-1">
           <Button onClick={onClose}>Cancel</Button>

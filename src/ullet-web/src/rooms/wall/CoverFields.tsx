@@ -4,14 +4,14 @@ import { useCatalogue } from "../../api/queries";
 import type { CoverSettings, Edit } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { SlideField } from "../../parts/SlideField";
-import type { ElementProps } from "./elementProps";
+import type { ClothProps } from "./elementProps";
 
 /** Width, spacing and inside share of the cover, drawn while they slide. */
-export function CoverFields({ projectId, element }: ElementProps) {
+export function CoverFields({ projectId, element }: ClothProps) {
   const edits = useEdits(projectId);
   const ranges = useCatalogue().data;
-  const set = element.stages.cover;
-  const { width, spacing, insideShare } = element.satin;
+  const set = element.cloth.stages.cover;
+  const { width, spacing, insideShare } = element.cloth.satin;
   if (!ranges) return null;
   if (set.off)
     return <p className="text-[14px] text-muted">The cover is switched off; switch it on under Stages.</p>;

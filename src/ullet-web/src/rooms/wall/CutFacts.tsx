@@ -1,12 +1,13 @@
 import { Download } from "lucide-react";
 import { buttonClass } from "../../parts/Button";
 import { inches, sizeText } from "../../state/lengths";
-import type { ElementProps } from "./elementProps";
+import type { ClothProps } from "./elementProps";
 
 /** What is cut for this piece, at which size. */
-export function CutFacts({ projectId, scene, element }: ElementProps) {
+export function CutFacts({ projectId, scene, element }: ClothProps) {
   const sheet = scene.sheets.find((each) => each.shapes.some((shape) => shape.elementId === element.id));
-  const shape = sheet?.shapes.find((each) => each.elementId === element.id);
+  const shapes = sheet?.shapes.filter((each) => each.elementId === element.id) ?? [];
+  const shape = shapes[0];
   if (!sheet || !shape) return <p className="text-[14px] text-muted">Nothing is cut for this piece.</p>;
   return (
     <>
@@ -15,7 +16,12 @@ export function CutFacts({ projectId, scene, element }: ElementProps) {
           ? `A rough piece of ${sheet.clothName}, ${shape.allowance.toFixed(0)} mm larger all round; it is trimmed in the hoop.`
           : `The exact piece of ${sheet.clothName}, as large as the placement line.`}
       </p>
-      <p className="text-[14px]">
+      {shapes.length > 1 ? (
+        <p className="text-[14px]">
+          {shapes.length} pieces, one for each letter; the cutting table lists their sizes.
+        </p>
+      ) : null}
+      <p className="text-[14px]" hidden={shapes.length > 1}>
         {sizeText(shape.box.width, shape.box.height, "millimetre")}
         <span className="block text-muted">
           {inches(shape.box.width)} × {inches(shape.box.height)} in · at least {shape.widthSixteenths} ×{" "}
@@ -23,6 +29,7 @@ export function CutFacts({ projectId, scene, element }: ElementProps) {
         </span>
       </p>
       <a
+        hidden={shapes.length > 1}
         className={buttonClass("plain")}
         href={`/api/projects/${projectId}/cut.svg?element=${element.id}`}
         download

@@ -1,11 +1,29 @@
-import { Keyboard, Maximize, Ruler, Shapes, ZoomIn, ZoomOut } from "lucide-react";
+import {
+  FileInput,
+  Image,
+  Keyboard,
+  Maximize,
+  Ruler,
+  Scaling,
+  Shapes,
+  Type,
+  ZoomIn,
+  ZoomOut,
+  type LucideIcon,
+} from "lucide-react";
 import { Popover } from "radix-ui";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import type { Scene, ShapeSource } from "../../api/client";
+import { importFile, Refused, type ImportPreview, type Scene, type ShapeSource } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
+import { say } from "../../state/messages";
+import { useRuler, USUAL_PIXELS } from "../../state/ruler";
 import { useView } from "../../state/view";
+import { CalibratePanel } from "./CalibratePanel";
+import { ImportPanel } from "./ImportPanel";
+import { LettersPanel } from "./LettersPanel";
+import { MockUpPanel } from "./MockUpPanel";
 import { ShapePicture } from "./ShapePicture";
 import { wallEvents } from "./wallEvents";
 
@@ -14,8 +32,109 @@ interface Props {
   scene: Scene;
 }
 
+type Asked = "letters" | "mockUp" | "calibrate" | ImportPreview | null;
+
 /** The slim rail of verbs on the left. */
 export function Rail({ projectId, scene }: Props) {
+  const [asked, setAsked] = useState<Asked>(null);
+  const chooser = useRef<HTMLInputElement>(null);
+  const { tool, setTool, select } = useView();
+  const calibrated = useRuler((ruler) => ruler.pixelsPerMm) !== USUAL_PIXELS;
+  const close = () => setAsked(null);
+
+  const bringIn = async (file: File) => {
+    try {
+      const imported = await importFile(file);
+      if (!imported.drawing)
+        throw new Refused(`"${file.name}" is no drawing; choose an SVG file.`, "import-foreign");
+      setAsked(imported);
+    } catch (wrong) {
+      say(wrong instanceof Refused ? wrong.message : "That file can’t be read.", "trouble");
+    }
+  };
+
+  return (
+    <nav
+      aria-label="Verbs"
+      className="flex w-[68px] shrink-0 flex-col items-center gap-1 border-r border-line bg-white py-2"
+    >
+      <ShapeVerb projectId={projectId} scene={scene} />
+      <Verb icon={Type} label="Letters" onClick={() => setAsked("letters")} />
+      <Verb icon={FileInput} label="Import" onClick={() => chooser.current?.click()} />
+      <Verb
+        icon={Ruler}
+        label="Measure"
+        pressed={tool === "measure"}
+        onClick={() => {
+          select([]);
+          setTool(tool === "measure" ? "select" : "measure");
+        }}
+      />
+      <Verb icon={Image} label="Mock-up" onClick={() => setAsked("mockUp")} />
+      <input
+        ref={chooser}
+        type="file"
+        accept=".svg"
+        aria-label="Drawing file"
+        className="hidden"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) void bringIn(file);
+        }}
+      />
+      <div className="mt-auto flex flex-col items-center gap-1">
+        <IconButton label="Zoom in" keys="+" side="right" onClick={() => wallEvents.zoom(1.25)}>
+          <ZoomIn size={19} aria-hidden />
+        </IconButton>
+        <IconButton label="Zoom out" keys="−" side="right" onClick={() => wallEvents.zoom(0.8)}>
+          <ZoomOut size={19} aria-hidden />
+        </IconButton>
+        <IconButton label="Fit the hoop" keys="0" side="right" onClick={() => wallEvents.fit()}>
+          <Maximize size={19} aria-hidden />
+        </IconButton>
+        <IconButton
+          label={calibrated ? "True size" : "True size; lay a ruler on the screen first"}
+          keys="1"
+          side="right"
+          onClick={() => (calibrated ? wallEvents.trueSize() : setAsked("calibrate"))}
+        >
+          <Scaling size={19} aria-hidden />
+        </IconButton>
+        <IconButton label="Keys" keys="?" side="right" onClick={() => useView.getState().setKeysOpen(true)}>
+          <Keyboard size={19} aria-hidden />
+        </IconButton>
+      </div>
+      {asked === "letters" ? <LettersPanel projectId={projectId} scene={scene} onClose={close} /> : null}
+      {asked === "mockUp" ? <MockUpPanel projectId={projectId} scene={scene} onClose={close} /> : null}
+      {asked === "calibrate" ? <CalibratePanel onClose={close} /> : null}
+      {asked && typeof asked === "object" ? (
+        <ImportPanel projectId={projectId} scene={scene} imported={asked} onClose={close} />
+      ) : null}
+    </nav>
+  );
+}
+
+const VERB =
+  "flex w-[60px] flex-col items-center rounded-card py-1.5 text-[13px] font-medium hover:bg-indigo-pale data-[state=open]:bg-indigo-pale aria-pressed:bg-indigo aria-pressed:text-white";
+
+interface VerbProps {
+  icon: LucideIcon;
+  label: string;
+  pressed?: boolean;
+  onClick: () => void;
+}
+
+function Verb({ icon: Icon, label, pressed, onClick }: VerbProps) {
+  return (
+    <button type="button" aria-pressed={pressed} className={VERB} onClick={onClick}>
+      <Icon size={21} aria-hidden />
+      {label}
+    </button>
+  );
+}
+
+function ShapeVerb({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const catalogue = useCatalogue();
   const [open, setOpen] = useState(false);
@@ -27,54 +146,32 @@ export function Rail({ projectId, scene }: Props) {
   };
 
   return (
-    <nav
-      aria-label="Verbs"
-      className="flex w-[64px] shrink-0 flex-col items-center gap-1 border-r border-line bg-white py-2"
-    >
-      <Popover.Root open={open} onOpenChange={setOpen}>
-        <Popover.Trigger className="flex w-[56px] flex-col items-center rounded-card py-1.5 text-[13px] font-medium hover:bg-indigo-pale data-[state=open]:bg-indigo-pale">
-          <Shapes size={22} aria-hidden />
-          Shape
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            side="right"
-            align="start"
-            sideOffset={8}
-            aria-label="Shapes"
-            className="z-40 grid w-[272px] grid-cols-3 gap-1 rounded-card border border-line bg-white p-2 shadow-lg"
-          >
-            {catalogue.data?.shapes.map(({ name, shape }) => (
-              <button
-                key={name}
-                type="button"
-                className="flex flex-col items-center gap-1 rounded-card px-1 py-2 text-[13px] hover:bg-indigo-pale"
-                onClick={() => add(shape)}
-              >
-                <ShapePicture form={shape.form} />
-                {name}
-              </button>
-            ))}
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
-      <div className="mt-auto flex flex-col items-center gap-1">
-        <IconButton label="Zoom in" keys="+" side="right" onClick={() => wallEvents.zoom(1.25)}>
-          <ZoomIn size={19} aria-hidden />
-        </IconButton>
-        <IconButton label="Zoom out" keys="−" side="right" onClick={() => wallEvents.zoom(0.8)}>
-          <ZoomOut size={19} aria-hidden />
-        </IconButton>
-        <IconButton label="Fit the hoop" keys="0" side="right" onClick={() => wallEvents.fit()}>
-          <Maximize size={19} aria-hidden />
-        </IconButton>
-        <IconButton label="True size" keys="1" side="right" onClick={() => wallEvents.trueSize()}>
-          <Ruler size={19} aria-hidden />
-        </IconButton>
-        <IconButton label="Keys" keys="?" side="right" onClick={() => useView.getState().setKeysOpen(true)}>
-          <Keyboard size={19} aria-hidden />
-        </IconButton>
-      </div>
-    </nav>
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger className={VERB}>
+        <Shapes size={21} aria-hidden />
+        Shape
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="right"
+          align="start"
+          sideOffset={8}
+          aria-label="Shapes"
+          className="z-40 grid w-[272px] grid-cols-3 gap-1 rounded-card border border-line bg-white p-2 shadow-lg"
+        >
+          {catalogue.data?.shapes.map(({ name, shape }) => (
+            <button
+              key={name}
+              type="button"
+              className="flex flex-col items-center gap-1 rounded-card px-1 py-2 text-[13px] hover:bg-indigo-pale"
+              onClick={() => add(shape)}
+            >
+              <ShapePicture form={shape.form} />
+              {name}
+            </button>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

@@ -41,7 +41,7 @@ export function RunStrip({ projectId, scene }: Props) {
           <span aria-hidden className="inline-block size-2.5 rounded-[2px] bg-marigold" /> hands
         </p>
       </div>
-      <ol className="flex h-[40px] items-end gap-[3px]">
+      <ol className="flex h-[42px] items-end gap-[3px] overflow-x-auto pt-0.5">
         {scene.steps.map((step, i) => {
           const lit = selection.includes(step.ownerId) || step.key === stepKey;
           const dim = (selection.length > 0 || stepKey !== null) && !lit;

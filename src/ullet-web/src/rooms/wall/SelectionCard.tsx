@@ -1,9 +1,11 @@
 import { Copy, Trash2 } from "lucide-react";
-import { useEdits } from "../../api/edits";
 import type { Element, Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { Section } from "../../parts/Section";
 import { useView } from "../../state/view";
-import { wallEvents } from "./wallEvents";
+import { ArrangeFields } from "./ArrangeFields";
+import { StateButtons } from "./StateButtons";
+import { useOffers } from "./useOffers";
 
 interface Props {
   projectId: string;
@@ -11,46 +13,42 @@ interface Props {
   chosen: Element[];
 }
 
-/** The card of several selected pieces. */
+/** The card of several selected elements. */
 export function SelectionCard({ projectId, scene, chosen }: Props) {
-  const edits = useEdits(projectId);
   const select = useView((view) => view.select);
-  const ids = chosen.map((element) => element.id);
-
-  const duplicate = () => {
-    const before = scene.elements.map((each) => each.id);
-    void wallEvents.adding(projectId, before, () =>
-      edits.edit({ edit: "duplicateElements", elementIds: ids }),
-    );
-  };
-
+  const offers = useOffers(projectId, scene, chosen);
   return (
-    <div className="space-y-3 p-4">
-      <h2 className="font-head text-[17px] font-semibold">{chosen.length} pieces</h2>
-      <ul className="divide-y divide-line rounded-card border border-line">
-        {chosen.map((element) => (
-          <li key={element.id}>
-            <button
-              type="button"
-              className="w-full px-3 py-1.5 text-left hover:bg-chalk"
-              onClick={() => select([element.id])}
-            >
-              {element.name}
-            </button>
-          </li>
-        ))}
-      </ul>
-      <p className="text-[14px] text-muted">Drag to move them together, or use the arrow keys.</p>
-      <div className="flex gap-2">
-        <Button onClick={duplicate}>
-          <Copy size={16} aria-hidden />
-          Duplicate
-        </Button>
-        <Button look="trouble" onClick={() => void edits.edit({ edit: "removeElements", elementIds: ids })}>
-          <Trash2 size={16} aria-hidden />
-          Delete
-        </Button>
-      </div>
+    <div>
+      <h2 className="px-4 pt-3 pb-2 font-head text-[17px] font-semibold">{chosen.length} elements</h2>
+      <Section title="Arrange">
+        <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
+        <StateButtons projectId={projectId} scene={scene} chosen={chosen} />
+      </Section>
+      <Section title="Selected" brief={chosen.map((element) => element.name).join(", ")}>
+        <ul className="max-h-[210px] divide-y divide-line overflow-y-auto rounded-card border border-line">
+          {chosen.map((element) => (
+            <li key={element.id}>
+              <button
+                type="button"
+                className="w-full truncate px-3 py-1.5 text-left hover:bg-chalk"
+                onClick={() => select([element.id])}
+              >
+                {element.name}
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="flex gap-2">
+          <Button onClick={offers.duplicate.run}>
+            <Copy size={16} aria-hidden />
+            Duplicate
+          </Button>
+          <Button look="trouble" disabled={offers.remove.disabled} onClick={offers.remove.run}>
+            <Trash2 size={16} aria-hidden />
+            Delete
+          </Button>
+        </div>
+      </Section>
     </div>
   );
 }

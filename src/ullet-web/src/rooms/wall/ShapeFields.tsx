@@ -4,10 +4,10 @@ import type { ShapeSource } from "../../api/client";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { NumberField } from "../../parts/NumberField";
-import type { ElementProps } from "./elementProps";
+import type { PieceProps } from "./elementProps";
 
 /** The generator and its numbers, and the hole. */
-export function ShapeFields({ projectId, scene, element }: ElementProps) {
+export function ShapeFields({ projectId, scene, element }: PieceProps) {
   const edits = useEdits(projectId);
   const shapes = useCatalogue().data?.shapes ?? [];
   const { shape, hole } = element;
@@ -73,15 +73,27 @@ export function ShapeFields({ projectId, scene, element }: ElementProps) {
   );
 }
 
-function HoleFields({ projectId, scene, element }: ElementProps) {
+function HoleFields({ projectId, scene, element }: PieceProps) {
   const edits = useEdits(projectId);
-  const { hole, box, shape } = element;
-  const kind = !hole ? "none" : hole.shape.form === "ellipse" ? "round" : "same";
+  const { hole, holeCount, box, shape } = element;
+  const kind =
+    holeCount > 1 || hole?.shape.form === "drawn"
+      ? "drawn"
+      : !hole
+        ? "none"
+        : hole.shape.form === "ellipse"
+          ? "round"
+          : "same";
   const set = (next: typeof hole) => void edits.edit({ edit: "setHole", elementId: element.id, hole: next });
   const third = { x: 0, y: 0, width: box.width / 3, height: box.height / 3 };
   const round = Math.min(third.width, third.height);
   return (
     <>
+      {holeCount > 1 ? (
+        <p className="text-[14px] text-muted">
+          {holeCount} holes came with the drawing; choose another hole to replace them.
+        </p>
+      ) : null}
       <Choice
         label="Hole"
         value={kind}
@@ -89,15 +101,18 @@ function HoleFields({ projectId, scene, element }: ElementProps) {
           { value: "none", label: "none" },
           { value: "round", label: "round" },
           { value: "same", label: "the piece’s own form" },
+          ...(kind === "drawn" ? [{ value: "drawn", label: "as drawn" }] : []),
         ]}
         onChosen={(next) =>
-          set(
-            next === "none"
-              ? null
-              : next === "round"
-                ? { ...third, width: round, height: round, shape: { form: "ellipse" } }
-                : { ...third, shape },
-          )
+          next === "drawn"
+            ? null
+            : set(
+                next === "none"
+                  ? null
+                  : next === "round"
+                    ? { ...third, width: round, height: round, shape: { form: "ellipse" } }
+                    : { ...third, shape },
+              )
         }
       />
       {hole ? (

@@ -47,6 +47,17 @@ export function SizeAndPlace({ projectId, scene, element }: ElementProps) {
         <LengthField label="Down" value={box.y} unit={scene.unit} onTyped={(y) => place({ y })} />
         <NumberField label="Turn" value={box.rotation} unit="°" onTyped={(rotation) => place({ rotation })} />
       </div>
+      <label className="flex items-center gap-2 text-[14px]">
+        <input
+          type="checkbox"
+          className="size-4 accent-indigo"
+          checked={element.staysCentred}
+          onChange={(event) =>
+            void edits.edit({ edit: "stayCentred", elementId: element.id, on: event.target.checked })
+          }
+        />
+        Stays centred in the hoop
+      </label>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-[13px]">
         <dt className="text-muted">Bare outline</dt>
         <dd className="text-right">{sizeText(element.outline.width, element.outline.height, scene.unit)}</dd>

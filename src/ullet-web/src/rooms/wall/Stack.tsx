@@ -1,25 +1,56 @@
-import { ChevronDown, ChevronUp, Layers } from "lucide-react";
+import { ChevronDown, ChevronUp, EyeOff, Group, Layers, Lock } from "lucide-react";
+import { useState, type KeyboardEvent, type MouseEvent } from "react";
 import { useEdits } from "../../api/edits";
-import type { Scene } from "../../api/client";
+import type { Element, Scene } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
-import { ClothSwatch } from "../../parts/Swatch";
+import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
 import { useView } from "../../state/view";
+import { SelectBy } from "./SelectBy";
 
 interface Props {
   projectId: string;
   scene: Scene;
 }
 
-/** What lies on what, top first. */
+/** What lies on what, top first; rows are dragged, or moved with Alt and the arrow keys. */
 export function Stack({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const { selection, select, stackOpen, setStackOpen } = useView();
+  const [carried, setCarried] = useState<string | null>(null);
+  const [over, setOver] = useState<string | null>(null);
   const topFirst = [...scene.elements].reverse();
 
-  const move = (elementId: string, by: number) => {
-    const place = scene.elements.findIndex((element) => element.id === elementId) + by;
+  const restack = (elementId: string, place: number) => {
     if (place >= 0 && place < scene.elements.length)
       void edits.edit({ edit: "restackElement", elementId, place });
+  };
+  const move = (elementId: string, by: number) =>
+    restack(elementId, scene.elements.findIndex((element) => element.id === elementId) + by);
+
+  const drop = (on: Element) => {
+    if (carried && carried !== on.id)
+      restack(
+        carried,
+        scene.elements.findIndex((element) => element.id === on.id),
+      );
+    setCarried(null);
+    setOver(null);
+  };
+
+  const pick = (event: MouseEvent, element: Element, chosen: boolean) =>
+    select(
+      event.shiftKey
+        ? chosen
+          ? selection.filter((id) => id !== element.id)
+          : [...selection, element.id]
+        : [element.id],
+    );
+
+  const onKey = (event: KeyboardEvent, element: Element) => {
+    if (!event.altKey || (event.key !== "ArrowUp" && event.key !== "ArrowDown")) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(element.id, event.key === "ArrowUp" ? 1 : -1);
   };
 
   if (!stackOpen)
@@ -32,14 +63,17 @@ export function Stack({ projectId, scene }: Props) {
     );
   return (
     <section aria-label="Stack" className="flex w-[184px] shrink-0 flex-col border-r border-line bg-white">
-      <div className="flex items-center justify-between py-1.5 pr-1.5 pl-3">
-        <h2 className="font-semibold">Stack</h2>
+      <div className="flex items-center py-1.5 pr-1.5 pl-3">
+        <h2 className="mr-auto font-semibold">Stack</h2>
+        <SelectBy scene={scene} />
         <IconButton label="Close the stack" side="right" onClick={() => setStackOpen(false)}>
           <Layers size={18} aria-hidden />
         </IconButton>
       </div>
       {topFirst.length === 0 ? (
-        <p className="px-3 text-[14px] text-muted">Nothing yet. Choose Shape and lay the first piece.</p>
+        <p className="px-3 text-[14px] text-muted">
+          Nothing yet. Choose Shape or Letters and lay the first piece.
+        </p>
       ) : (
         <p className="px-3 pb-1 text-[12px] text-muted">top</p>
       )}
@@ -50,39 +84,47 @@ export function Stack({ projectId, scene }: Props) {
             <li
               key={element.id}
               data-selected={chosen || undefined}
-              className="flex items-center border-l-3 border-transparent data-[selected]:border-indigo data-[selected]:bg-indigo-pale"
+              data-over={(over === element.id && carried !== element.id) || undefined}
+              draggable={!element.isLocked}
+              onDragStart={(event) => {
+                event.dataTransfer.effectAllowed = "move";
+                event.dataTransfer.setData("text/plain", element.name);
+                setCarried(element.id);
+              }}
+              onDragOver={(event) => {
+                if (!carried) return;
+                event.preventDefault();
+                setOver(element.id);
+              }}
+              onDrop={(event) => {
+                event.preventDefault();
+                drop(element);
+              }}
+              onDragEnd={() => {
+                setCarried(null);
+                setOver(null);
+              }}
+              className="flex items-center border-l-3 border-transparent data-[over]:border-t-2 data-[over]:border-t-marigold data-[selected]:border-l-indigo data-[selected]:bg-indigo-pale"
             >
               <button
                 type="button"
                 aria-pressed={chosen}
-                className="flex min-w-0 flex-1 items-center gap-2 py-1.5 pl-2 text-left"
-                onClick={(event) =>
-                  select(
-                    event.shiftKey
-                      ? chosen
-                        ? selection.filter((id) => id !== element.id)
-                        : [...selection, element.id]
-                      : [element.id],
-                  )
-                }
-                onKeyDown={(event) => {
-                  if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
-                    event.preventDefault();
-                    event.stopPropagation();
-                    move(element.id, event.key === "ArrowUp" ? 1 : -1);
-                  }
-                }}
+                className="flex min-w-0 flex-1 items-center gap-2 py-1.5 pl-2 text-left data-[grouped]:pl-5"
+                data-grouped={element.groupId != null || undefined}
+                onClick={(event) => pick(event, element, chosen)}
+                onKeyDown={(event) => onKey(event, element)}
               >
-                <ClothSwatch cloth={scene.cloths.find((cloth) => cloth.id === element.clothId)} />
+                <Mark scene={scene} element={element} />
                 <span className="truncate">{element.name}</span>
+                <State element={element} />
               </button>
-              {chosen ? (
+              {chosen && selection.length === 1 ? (
                 <span className="flex">
                   <IconButton
                     label={`Move ${element.name} up the stack`}
                     keys="Alt+↑"
                     className="h-7! w-6!"
-                    disabled={i === 0}
+                    disabled={i === 0 || element.isLocked}
                     onClick={() => move(element.id, 1)}
                   >
                     <ChevronUp size={16} aria-hidden />
@@ -91,7 +133,7 @@ export function Stack({ projectId, scene }: Props) {
                     label={`Move ${element.name} down the stack`}
                     keys="Alt+↓"
                     className="h-7! w-6!"
-                    disabled={i === topFirst.length - 1}
+                    disabled={i === topFirst.length - 1 || element.isLocked}
                     onClick={() => move(element.id, -1)}
                   >
                     <ChevronDown size={16} aria-hidden />
@@ -106,5 +148,23 @@ export function Stack({ projectId, scene }: Props) {
         <p className="border-t border-line px-3 py-1 text-[12px] text-muted">bottom: the ground cloth</p>
       ) : null}
     </section>
+  );
+}
+
+function Mark({ scene, element }: { scene: Scene; element: Element }) {
+  if (element.bandPath)
+    return <ClothSwatch cloth={scene.cloths.find((cloth) => cloth.id === element.cloth?.id)} />;
+  const step = scene.steps.find((each) => each.ownerId === element.id && each.threadId != null);
+  const thread = scene.threads.find((known) => known.id === step?.threadId);
+  return <ThreadSwatch colour={thread?.colour ?? "#ffffff"} />;
+}
+
+function State({ element }: { element: Element }) {
+  return (
+    <span className="ml-auto flex shrink-0 items-center gap-1 pr-1 text-muted">
+      {element.groupId != null ? <Group size={13} role="img" aria-label="in a group" /> : null}
+      {element.isLocked ? <Lock size={13} role="img" aria-label="locked" /> : null}
+      {element.isHidden ? <EyeOff size={13} role="img" aria-label="hidden" /> : null}
+    </span>
   );
 }

@@ -3,7 +3,7 @@ import type { Edit, StageRole } from "../../api/client";
 import { Choice } from "../../parts/Choice";
 import { ThreadSwatch } from "../../parts/Swatch";
 import { duration } from "../../state/lengths";
-import type { ElementProps } from "./elementProps";
+import type { ClothProps } from "./elementProps";
 
 const STAGES: {
   role: StageRole;
@@ -24,22 +24,22 @@ const STAGES: {
 ];
 
 /** Every stage of the piece: on or off, its thread, its time. */
-export function StageFields({ projectId, scene, element }: ElementProps) {
+export function StageFields({ projectId, scene, element }: ClothProps) {
   const edits = useEdits(projectId);
   return (
     <ul className="space-y-3">
       {STAGES.map(({ role, key, step, name, why }) => {
-        const set = element.stages[key];
+        const set = element.cloth.stages[key];
         const made = scene.steps.find((each) => each.key === `${element.id}.${step}.0`);
         const thread = scene.threads.find((known) => known.id === (made?.threadId ?? set.threadId));
         const change = (part: { off?: boolean; threadId?: string | null }): Edit =>
           role === "cover"
-            ? { edit: "setCover", elementId: element.id, cover: { ...element.stages.cover, ...part } }
+            ? { edit: "setCover", elementId: element.id, cover: { ...element.cloth.stages.cover, ...part } }
             : {
                 edit: "setRun",
                 elementId: element.id,
                 stage: role,
-                run: { ...element.stages[key], ...part },
+                run: { ...element.cloth.stages[key], ...part },
               };
         return (
           <li key={key}>
@@ -77,7 +77,7 @@ export function StageFields({ projectId, scene, element }: ElementProps) {
   );
 }
 
-function projectThread(scene: ElementProps["scene"], role: StageRole): string {
+function projectThread(scene: ClothProps["scene"], role: StageRole): string {
   const id = role === "cover" ? scene.hooping.coverThreadId : scene.hooping.lineThreadId;
   return scene.threads.find((thread) => thread.id === id)?.name ?? "none";
 }

@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState } from "react";
 import type { Scene } from "../../api/client";
 import { loadStitches } from "../../api/stitches";
+import { photosArrived, whenPhotoArrives } from "../../canvas/cloth";
+import { withUnit } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { WallView } from "./WallView";
 import { useWallHands } from "./useWallHands";
@@ -18,14 +20,16 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
   const holder = useRef<HTMLDivElement>(null);
   const [view, setView] = useState<WallView | null>(null);
   const [drawn, setDrawn] = useState<number | null>(null);
-  const { selection, stepKey, select } = useView();
+  const { selection, stepKey, letter, measured, tool, select } = useView();
 
   useEffect(() => {
     if (!holder.current) return;
     const made = new WallView(holder.current);
     setView(made);
     wallEvents.attach(made);
+    whenPhotoArrives(() => made.refresh(photosArrived()));
     return () => {
+      whenPhotoArrives(null);
       wallEvents.attach(null);
       made.dispose();
     };
@@ -36,7 +40,7 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     const control = new AbortController();
     loadStitches(scene, control.signal).then(
       (stitches) => {
-        view.show({ scene, stitches });
+        view.show({ scene, stitches, photos: photosArrived() });
         setDrawn(scene.head);
       },
       (wrong: unknown) => {
@@ -51,8 +55,9 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     ? stepKey
     : null;
   useEffect(() => {
-    view?.mark(selection, stitchStep);
-  }, [view, selection, stitchStep]);
+    const lengthText = (mm: number) => withUnit(mm, scene.unit);
+    view?.mark({ selection, stepKey: stitchStep, letter, measured, lengthText });
+  }, [view, selection, stitchStep, letter, measured, scene.unit]);
 
   useEffect(() => {
     const fresh = wallEvents.takeNew(
@@ -76,7 +81,8 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
       tabIndex={0}
       data-state={drawn === saved.head && scene === saved ? "idle" : "busy"}
       data-revision={drawn ?? ""}
-      className="relative min-w-0 flex-1 touch-none overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
+      data-tool={tool}
+      className="relative size-full touch-none data-[tool=measure]:cursor-crosshair overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
       {...hands}
     >
       <p id="wall-summary" className="sr-only">
@@ -84,7 +90,7 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
       </p>
       {scene.elements.length === 0 ? (
         <p className="pointer-events-none absolute top-4 right-0 left-0 z-10 mx-auto w-max rounded-card border border-line bg-white px-4 py-2">
-          The hoop is empty. Choose Shape on the left and lay the first piece.
+          The hoop is empty. Choose Shape or Letters on the left and lay the first piece.
         </p>
       ) : null}
     </div>

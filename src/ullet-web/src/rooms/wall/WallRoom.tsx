@@ -2,19 +2,21 @@ import { useParams } from "react-router";
 import { useScene } from "../../api/queries";
 import { useView } from "../../state/view";
 import { ElementCard } from "./ElementCard";
+import { MeasureCard } from "./MeasureCard";
 import { ProjectCard } from "./ProjectCard";
 import { Rail } from "./Rail";
 import { RunStrip } from "./RunStrip";
 import { SelectionCard } from "./SelectionCard";
 import { Stack } from "./Stack";
 import { WallCanvas } from "./WallCanvas";
+import { WallMenu } from "./WallMenu";
 import { useWallKeys } from "./useWallKeys";
 
 /** The wall: where pieces are arranged. */
 export function WallRoom() {
   const { id = "" } = useParams();
   const saved = useScene(id).data;
-  const { preview, selection } = useView();
+  const { preview, selection, tool } = useView();
   const scene = preview ?? saved;
   useWallKeys(id, saved);
   if (!scene || !saved) return null;
@@ -27,9 +29,13 @@ export function WallRoom() {
       <div className="flex min-h-0 flex-1">
         <Rail projectId={id} scene={saved} />
         <Stack projectId={id} scene={saved} />
-        <WallCanvas projectId={id} scene={scene} saved={saved} />
+        <WallMenu projectId={id} scene={saved}>
+          <WallCanvas projectId={id} scene={scene} saved={saved} />
+        </WallMenu>
         <aside aria-label="Card" className="w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white">
-          {only ? (
+          {tool === "measure" ? (
+            <MeasureCard projectId={id} scene={scene} />
+          ) : only ? (
             <ElementCard key={only.id} projectId={id} scene={scene} element={only} />
           ) : chosen.length > 1 ? (
             <SelectionCard projectId={id} scene={scene} chosen={chosen} />

@@ -1,13 +1,28 @@
-import type { Element, ElementBox } from "../../api/client";
+import type { Element, ElementBox, Letter } from "../../api/client";
 import { between } from "../../canvas/boxes";
-import { apply, fitted, TRUE_SCALE, zoomedAt, type Camera, type Place } from "../../canvas/camera";
+import { apply, fitted, zoomedAt, type Camera, type Place } from "../../canvas/camera";
+import { paintGuides, paintMeasure } from "../../canvas/guidePainter";
+import type { Guide } from "../../canvas/guides";
 import { paintBand, paintBox, paintFinding, paintStageLines } from "../../canvas/overlayPainter";
-import { paintElements, paintHoop, type Drawing } from "../../canvas/wallPainter";
+import { Sprites } from "../../canvas/sprites";
+import { paintHoop, type Drawing } from "../../canvas/wallPainter";
+import { paintChosenLetter } from "./letterMark";
 
 /** What a hand does at the moment: the moved elements and where their boxes are by now. */
 export interface Drag {
   ids: string[];
   boxes: Map<string, ElementBox>;
+  guides?: Guide[];
+}
+
+/** What is shown over the drawing. */
+export interface Marks {
+  selection: string[];
+  stepKey: string | null;
+  letter: number | null;
+  measured: { from: Place; to: Place } | null;
+  /** A length in words, in the unit that is shown. */
+  lengthText: (mm: number) => string;
 }
 
 const IDLE_MS = 90;
@@ -19,12 +34,19 @@ export class WallView {
   private readonly base: HTMLCanvasElement;
   private readonly over: HTMLCanvasElement;
   private readonly observer: ResizeObserver;
+  private readonly sprites = new Sprites();
   private still: { picture: HTMLCanvasElement; camera: Camera; moving: HTMLCanvasElement | null } | null =
     null;
-  private selection: string[] = [];
-  private stepKey: string | null = null;
+  private marks: Marks = {
+    selection: [],
+    stepKey: null,
+    letter: null,
+    measured: null,
+    lengthText: (mm) => mm.toFixed(1),
+  };
   private drag: Drag | null = null;
   private dropped = false;
+  private letterMoved: Place = { x: 0, y: 0 };
   private band: { from: Place; to: Place } | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private asked = 0;
@@ -60,14 +82,14 @@ export class WallView {
       this.drag = null;
       this.dropped = false;
     }
+    this.letterMoved = { x: 0, y: 0 };
     if (otherHoop && (this.fits || !before)) this.fit();
     this.renew();
   }
 
-  mark(selection: string[], stepKey: string | null) {
-    const again = this.stepKey !== stepKey;
-    this.selection = selection;
-    this.stepKey = stepKey;
+  mark(marks: Marks) {
+    const again = this.marks.stepKey !== marks.stepKey;
+    this.marks = marks;
     if (again) this.renew();
     else this.ask();
   }
@@ -79,8 +101,8 @@ export class WallView {
     this.fits = true;
   }
 
-  trueSize() {
-    this.zoom(TRUE_SCALE / this.camera.scale);
+  trueSize(pixelsPerMm: number) {
+    this.zoom(pixelsPerMm / this.camera.scale);
   }
 
   zoom(factor: number, at: Place = { x: this.size.width / 2, y: this.size.height / 2 }) {
@@ -91,6 +113,12 @@ export class WallView {
     this.look({ ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy });
   }
 
+  /** Brings a place of the wall into the middle, near enough to see a stitch. */
+  goTo(place: Place, scale: number) {
+    const { width, height } = this.size;
+    this.look({ scale, x: width / 2 - place.x * scale, y: height / 2 - place.y * scale });
+  }
+
   /** Begins or goes on with a drag; the picture is split once, then only moved. */
   move(drag: Drag) {
     const fresh = this.drag === null;
@@ -99,14 +127,22 @@ export class WallView {
     this.ask();
   }
 
+  /** Shows the chosen letter at a distance from its place, mm. */
+  moveLetter(by: Place) {
+    this.letterMoved = by;
+    this.ask();
+  }
+
   /** Keeps the dragged picture where it is until the next scene comes. */
   drop() {
     this.dropped = true;
+    if (this.drag) this.drag.guides = [];
   }
 
   cancelDrag() {
     this.drag = null;
     this.dropped = false;
+    this.letterMoved = { x: 0, y: 0 };
     this.renew();
   }
 
@@ -125,8 +161,17 @@ export class WallView {
     this.ask();
   }
 
+  /** Draws everything afresh: a photo of cloth has come in. */
+  refresh(photos: number) {
+    if (!this.drawing) return;
+    this.drawing = { ...this.drawing, photos };
+    this.renew();
+  }
+
   private look(camera: Camera) {
-    this.camera = camera;
+    // Whole device pixels: pictures that are moved stay sharp.
+    const whole = (value: number) => Math.round(value * this.ratio) / this.ratio;
+    this.camera = { scale: camera.scale, x: whole(camera.x), y: whole(camera.y) };
     this.fits = false;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.renew(), IDLE_MS);
@@ -164,16 +209,25 @@ export class WallView {
   private render() {
     if (!this.drawing) return;
     const moved = new Set(this.drag?.ids ?? []);
+    this.sprites.begin();
     const picture = this.picture((ctx, drawing) => {
       paintHoop(ctx, drawing, this.frame);
-      paintElements(ctx, drawing, this.frame, (element) => !moved.has(element.id), this.stepKey);
+      this.paintElements(ctx, drawing, (element) => !moved.has(element.id));
     });
     const moving = moved.size
-      ? this.picture((ctx, drawing) =>
-          paintElements(ctx, drawing, this.frame, (element) => moved.has(element.id), this.stepKey),
-        )
+      ? this.picture((ctx, drawing) => this.paintElements(ctx, drawing, (element) => moved.has(element.id)))
       : null;
     this.still = { picture, camera: this.camera, moving };
+  }
+
+  private paintElements(
+    ctx: CanvasRenderingContext2D,
+    drawing: Drawing,
+    shown: (element: Element) => boolean,
+  ) {
+    for (const element of drawing.scene.elements)
+      if (!element.isHidden && shown(element))
+        this.sprites.draw(ctx, drawing, element, this.frame, this.marks.stepKey);
   }
 
   private get frame() {
@@ -224,16 +278,25 @@ export class WallView {
   }
 
   private paintOver(ctx: CanvasRenderingContext2D) {
-    const chosen = this.elements(this.selection);
+    const chosen = this.elements(this.marks.selection).filter((element) => !element.isHidden);
     const single = chosen.length === 1;
     for (const element of chosen) {
       const box = this.drag?.boxes.get(element.id) ?? element.box;
       if (single && !this.drag) paintStageLines(ctx, element, this.camera, this.ratio);
-      paintBox(ctx, box, this.camera, this.ratio, single);
+      paintBox(ctx, box, this.camera, this.ratio, single && !element.isLocked);
+      const letter = single && !this.drag ? this.letterOf(element) : undefined;
+      if (letter) paintChosenLetter(ctx, letter, this.letterMoved, this.camera, this.ratio);
     }
     for (const finding of this.drawing?.scene.findings ?? [])
       paintFinding(ctx, finding, this.camera, this.ratio);
+    const { measured, lengthText } = this.marks;
+    if (this.drag?.guides) paintGuides(ctx, this.drag.guides, this.camera, this.ratio, lengthText);
+    if (measured) paintMeasure(ctx, measured, this.camera, this.ratio, lengthText);
     if (this.band) paintBand(ctx, this.band.from, this.band.to, this.ratio);
+  }
+
+  private letterOf(element: Element): Letter | undefined {
+    return element.words?.letters.find((letter) => letter.index === this.marks.letter);
   }
 
   private elements(ids: string[]): Element[] {

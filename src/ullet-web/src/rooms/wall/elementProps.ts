@@ -1,8 +1,13 @@
-import type { Element, Scene } from "../../api/client";
+import type { ClothElement, Element, LineElement, PieceElement, Scene, WordsElement } from "../../api/client";
 
-/** What every part of a piece's card gets. */
-export interface ElementProps {
+/** What every part of an element's card gets. */
+export interface ElementProps<E extends Element = Element> {
   projectId: string;
   scene: Scene;
-  element: Element;
+  element: E;
 }
+
+export type ClothProps = ElementProps<ClothElement>;
+export type PieceProps = ElementProps<PieceElement>;
+export type WordsProps = ElementProps<WordsElement>;
+export type LineProps = ElementProps<LineElement>;

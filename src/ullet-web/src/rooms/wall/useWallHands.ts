@@ -1,38 +1,31 @@
-import { useEffect, useRef, type PointerEvent } from "react";
+import { useEffect, useRef, type MouseEvent, type PointerEvent } from "react";
 import { useEdits } from "../../api/edits";
-import type { Edit, Element, ElementBox, Scene } from "../../api/client";
-import { dragged, turnedTo, type Handle } from "../../canvas/boxes";
+import type { Scene } from "../../api/client";
+import { dragged, turnedTo } from "../../canvas/boxes";
 import { toWorld, type Place } from "../../canvas/camera";
-import { elementAt, elementsIn, gripAt } from "../../canvas/hitTest";
+import { around, caught, caughtPlace, type Rect } from "../../canvas/guides";
+import { elementAt, elementsIn, free, gripAt, letterAt, withGroup } from "../../canvas/hitTest";
 import { useView } from "../../state/view";
 import { lockedProportions } from "./proportions";
+import { usePinch } from "./usePinch";
+import { editOf, type Work } from "./wallWork";
 import type { WallView } from "./WallView";
 
-type Work =
-  | { kind: "pan"; last: Place }
-  | { kind: "band"; from: Place; keep: string[] }
-  | { kind: "press"; from: Place; elements: Element[]; toggles: string | null }
-  | { kind: "move"; from: Place; elements: Element[]; now: Map<string, ElementBox> }
-  | { kind: "scale"; element: Element; handle: Handle; now: ElementBox }
-  | { kind: "turn"; element: Element; now: ElementBox };
-
 const SLACK_PX = 3;
+
+/** Within so many CSS pixels a drag is caught by a guide. */
+const CATCH_PX = 6;
 
 /** What pointers do on the wall. The drawing is moved while a hand drags; the edit goes when it lets go. */
 export function useWallHands(projectId: string, view: WallView | null, scene: Scene) {
   const edits = useEdits(projectId);
   const work = useRef<Work | null>(null);
   const space = useRef(false);
-  const { selection, select } = useView();
+  const { selection, select, letter, chooseLetter, tool, setMeasured } = useView();
+  const pinch = usePinch(view);
 
   useEffect(() => {
     if (!view) return;
-    view.whenLetGo(() => {
-      work.current = null;
-      view.setBand(null);
-      view.cancelDrag();
-      view.whenLetGo(null);
-    });
     view.whenLetGo(null);
     const onSpace = (event: KeyboardEvent) => {
       if (event.code === "Space") space.current = event.type === "keydown";
@@ -50,28 +43,52 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
     return { x: event.clientX - box.left, y: event.clientY - box.top };
   };
 
+  const letGo = () => {
+    work.current = null;
+    view?.setBand(null);
+    view?.cancelDrag();
+    view?.whenLetGo(null);
+  };
+
   const begin = (next: Work) => {
     work.current = next;
-    view?.whenLetGo(() => {
-      work.current = null;
-      view.setBand(null);
-      view.cancelDrag();
-      view.whenLetGo(null);
-    });
+    view?.whenLetGo(letGo);
+  };
+
+  const field = (): Rect => {
+    const { fieldWidth: w, fieldHeight: h } = scene.hooping;
+    return { x: -w / 2, y: -h / 2, width: w, height: h };
+  };
+
+  /** A place for the measure: caught by the outlines' edges and middles. */
+  const measuring = (at: Place): Place => {
+    if (!view) return at;
+    const boxes = scene.elements.filter((element) => !element.isHidden).map((element) => element.outline);
+    return caughtPlace(toWorld(view.camera, at), [...boxes, field()], CATCH_PX / view.camera.scale);
   };
 
   const onPointerDown = (event: PointerEvent<HTMLDivElement>) => {
     if (!view) return;
     const at = place(event);
     event.currentTarget.setPointerCapture(event.pointerId);
+    if (pinch.down(event.pointerId, at, event.pointerType)) {
+      letGo();
+      return;
+    }
     if (event.button === 1 || (event.button === 0 && space.current)) {
       begin({ kind: "pan", last: at });
       return;
     }
     if (event.button !== 0) return;
+    if (tool === "measure") {
+      const from = measuring(at);
+      setMeasured({ from, to: from });
+      begin({ kind: "measure", from });
+      return;
+    }
     const only =
       selection.length === 1 ? scene.elements.find((element) => element.id === selection[0]) : undefined;
-    const grip = only ? gripAt(only, view.camera, at) : null;
+    const grip = only && !only.isLocked ? gripAt(only, view.camera, at) : null;
     if (only && grip) {
       begin(
         grip.kind === "ring"
@@ -80,23 +97,30 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
       );
       return;
     }
+    if (only && letter !== null && letterAt(only, view.camera, at) === letter) {
+      begin({ kind: "letter", element: only, index: letter, from: at, by: { x: 0, y: 0 } });
+      return;
+    }
     const hit = elementAt(scene, view.camera, at);
     if (!hit) {
       begin({ kind: "band", from: at, keep: event.shiftKey ? selection : [] });
       return;
     }
     const chosen = selection.includes(hit.id);
-    const ids = chosen ? selection : event.shiftKey ? [...selection, hit.id] : [hit.id];
+    const own = withGroup(scene, hit);
+    const ids = chosen ? selection : event.shiftKey ? [...new Set([...selection, ...own])] : own;
     if (!chosen) select(ids);
     begin({
       kind: "press",
       from: at,
-      elements: scene.elements.filter((element) => ids.includes(element.id)),
-      toggles: chosen ? (event.shiftKey ? hit.id : selection.length > 1 ? "only:" + hit.id : null) : null,
+      elements: scene.elements.filter((element) => ids.includes(element.id) && free(element)),
+      without: chosen && event.shiftKey ? own : null,
+      only: chosen && !event.shiftKey && selection.length > own.length ? own : null,
     });
   };
 
   const onPointerMove = (event: PointerEvent<HTMLDivElement>) => {
+    if (pinch.move(event.pointerId, place(event))) return;
     const now = work.current;
     if (!view || !now) return;
     const at = place(event);
@@ -106,6 +130,12 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
       now.last = at;
     } else if (now.kind === "band") {
       view.setBand({ from: now.from, to: at });
+    } else if (now.kind === "measure") {
+      setMeasured({ from: now.from, to: measuring(at) });
+    } else if (now.kind === "letter") {
+      const start = toWorld(view.camera, now.from);
+      now.by = { x: world.x - start.x, y: world.y - start.y };
+      view.moveLetter(now.by);
     } else if (now.kind === "scale") {
       const keep = lockedProportions.get() !== event.shiftKey;
       now.now = dragged(now.element.box, now.handle, world, keep);
@@ -116,19 +146,30 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
     } else {
       const from = now.from;
       if (now.kind === "press" && Math.hypot(at.x - from.x, at.y - from.y) < SLACK_PX) return;
+      const elements = now.elements;
       const start = toWorld(view.camera, from);
-      const boxes = new Map(
-        now.elements.map(({ id, box }) => [
-          id,
-          { ...box, x: box.x + world.x - start.x, y: box.y + world.y - start.y },
-        ]),
-      );
-      work.current = { kind: "move", from, elements: now.elements, now: boxes };
-      view.move({ ids: now.elements.map((element) => element.id), boxes });
+      let [dx, dy] = [world.x - start.x, world.y - start.y];
+      const ids = elements.map((element) => element.id);
+      const group = around(elements.map((element) => element.outline));
+      const others = scene.elements.filter((element) => !element.isHidden && !ids.includes(element.id));
+      const guided = event.altKey
+        ? { dx: 0, dy: 0, guides: [] }
+        : caught(
+            { ...group, x: group.x + dx, y: group.y + dy },
+            others.map((element) => element.outline),
+            field(),
+            CATCH_PX / view.camera.scale,
+          );
+      [dx, dy] = [dx + guided.dx, dy + guided.dy];
+      const boxes = new Map(elements.map(({ id, box }) => [id, { ...box, x: box.x + dx, y: box.y + dy }]));
+      const exact = { x: guided.dx !== 0, y: guided.dy !== 0 };
+      work.current = { kind: "move", from, elements, now: boxes, exact };
+      view.move({ ids, boxes, guides: guided.guides });
     }
   };
 
   const onPointerUp = (event: PointerEvent<HTMLDivElement>) => {
+    if (pinch.up(event.pointerId)) return;
     const done = work.current;
     work.current = null;
     view?.whenLetGo(null);
@@ -141,9 +182,9 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
           ? []
           : elementsIn(scene, view.camera, done.from, at);
       select([...new Set([...done.keep, ...touched])]);
-    } else if (done.kind === "press" && done.toggles) {
-      const toggles = done.toggles;
-      select(toggles.startsWith("only:") ? [toggles.slice(5)] : selection.filter((id) => id !== toggles));
+    } else if (done.kind === "press") {
+      if (done.without) select(selection.filter((id) => !done.without?.includes(id)));
+      else if (done.only) select(done.only);
     } else {
       const edit = editOf(done);
       if (!edit) return;
@@ -152,6 +193,24 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
         if (!ok) view.cancelDrag();
       });
     }
+  };
+
+  /** Into a group: the element alone; into words: the letter. */
+  const onDoubleClick = (event: MouseEvent<HTMLDivElement>) => {
+    if (!view || tool === "measure") return;
+    const at = place(event);
+    const hit = elementAt(scene, view.camera, at);
+    if (!hit) return;
+    if (selection.length !== 1 || selection[0] !== hit.id) select([hit.id]);
+    chooseLetter(letterAt(hit, view.camera, at));
+  };
+
+  /** The right button works on what is under it. */
+  const onContextMenu = (event: MouseEvent<HTMLDivElement>) => {
+    if (!view || event.button !== 2) return;
+    const hit = elementAt(scene, view.camera, place(event));
+    if (hit && !selection.includes(hit.id)) select(withGroup(scene, hit));
+    if (!hit) select([]);
   };
 
   useEffect(() => {
@@ -170,41 +229,15 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
     return () => holder.removeEventListener("wheel", onWheel);
   }, [view]);
 
-  return { onPointerDown, onPointerMove, onPointerUp };
-}
-
-/** The edit that a finished drag stands for; null when nothing moved. */
-function editOf(done: Work): Edit | null {
-  const tenth = (value: number) => Math.round(value * 10) / 10;
-  if (done.kind === "move") {
-    const first = done.elements[0];
-    const to = first && done.now.get(first.id);
-    if (!first || !to) return null;
-    return {
-      edit: "moveElements",
-      elementIds: done.elements.map((element) => element.id),
-      x: tenth(to.x - first.box.x),
-      y: tenth(to.y - first.box.y),
-    };
-  }
-  if (done.kind === "scale" && done.now !== done.element.box) {
-    const { x, y, width, height } = done.now;
-    return {
-      edit: "placeElement",
-      elementId: done.element.id,
-      x,
-      y,
-      width: tenth(width),
-      height: tenth(height),
-      keepProportions: false,
-    };
-  }
-  if (done.kind === "turn" && done.now.rotation !== done.element.box.rotation)
-    return {
-      edit: "placeElement",
-      elementId: done.element.id,
-      rotation: done.now.rotation,
-      keepProportions: false,
-    };
-  return null;
+  return {
+    onPointerDown,
+    onPointerMove,
+    onPointerUp,
+    onPointerCancel: (event: PointerEvent<HTMLDivElement>) => {
+      pinch.up(event.pointerId);
+      letGo();
+    },
+    onDoubleClick,
+    onContextMenu,
+  };
 }

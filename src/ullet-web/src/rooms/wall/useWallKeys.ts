@@ -1,7 +1,8 @@
 import { useEffect } from "react";
 import { useEdits } from "../../api/edits";
-import type { Scene } from "../../api/client";
+import type { Edit, Scene } from "../../api/client";
 import { useView } from "../../state/view";
+import { useOffers, type OfferId } from "./useOffers";
 import { wallEvents } from "./wallEvents";
 
 const ARROWS: Record<string, [number, number]> = {
@@ -14,26 +15,27 @@ const ARROWS: Record<string, [number, number]> = {
 /** The wall's keys. Typing in a field is never taken for one. */
 export function useWallKeys(projectId: string, scene: Scene | undefined) {
   const edits = useEdits(projectId);
+  const selection = useView((view) => view.selection);
+  const chosen = scene?.elements.filter((element) => selection.includes(element.id)) ?? [];
+  const offers = useOffers(projectId, scene, chosen);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!scene || typing(event)) return;
-      const { selection, select } = useView.getState();
+      const { selection, letter, tool, select, chooseLetter, setTool } = useView.getState();
       const arrow = ARROWS[event.key];
       const control = event.ctrlKey || event.metaKey;
       const key = event.key.toLowerCase();
-      if (arrow && selection.length && !control && !inSlider(event)) {
+      const offer = control
+        ? offerOf(key, event.shiftKey)
+        : event.key === "Delete" || event.key === "Backspace"
+          ? "remove"
+          : null;
+      if (arrow && selection.length && !control && !inSlider(event) && !inMenu(event)) {
         const by = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-        void edits.edit({ edit: "moveElements", elementIds: selection, x: arrow[0] * by, y: arrow[1] * by });
-      } else if ((event.key === "Delete" || event.key === "Backspace") && selection.length) {
-        void edits.edit({ edit: "removeElements", elementIds: selection });
-      } else if (control && key === "d" && selection.length) {
-        const before = scene.elements.map((element) => element.id);
-        void wallEvents.adding(projectId, before, () =>
-          edits.edit({ edit: "duplicateElements", elementIds: selection }),
-        );
-      } else if (control && key === "a") {
-        select(scene.elements.map((element) => element.id));
+        void edits.edit(nudge(scene, selection, letter, arrow[0] * by, arrow[1] * by));
+      } else if (offer) {
+        if (!offers[offer].disabled) offers[offer].run();
       } else if (
         event.key === "Tab" &&
         isWall(event.target) &&
@@ -42,7 +44,10 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
       ) {
         select([nextOf(scene, selection[0], event.shiftKey)]);
       } else if (event.key === "Escape") {
-        if (!wallEvents.letGo()) select([]);
+        if (wallEvents.letGo()) return;
+        if (tool === "measure") setTool("select");
+        else if (letter !== null) chooseLetter(null);
+        else select([]);
       } else if (control) {
         return;
       } else if (event.key === "0") {
@@ -53,6 +58,8 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         wallEvents.zoom(1.25);
       } else if (event.key === "-") {
         wallEvents.zoom(0.8);
+      } else if (key === "m") {
+        setTool(tool === "measure" ? "select" : "measure");
       } else {
         return;
       }
@@ -60,7 +67,28 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [projectId, scene, edits]);
+  }, [projectId, scene, edits, offers]);
+}
+
+function offerOf(key: string, shift: boolean): OfferId | null {
+  const known: Record<string, OfferId> = {
+    c: "copy",
+    x: "cut",
+    v: "paste",
+    d: "duplicate",
+    a: "all",
+    g: shift ? "ungroup" : "group",
+  };
+  return known[key] ?? null;
+}
+
+/** A nudge of what is selected, or of the letter that was chosen. */
+function nudge(scene: Scene, selection: string[], letter: number | null, x: number, y: number): Edit {
+  const words = scene.elements.find((element) => element.id === selection[0]);
+  const touched = words?.words?.letters.find((each) => each.index === letter);
+  return words && touched && selection.length === 1
+    ? { edit: "touchLetter", elementId: words.id, index: touched.index, x: touched.x + x, y: touched.y + y }
+    : { edit: "moveElements", elementIds: selection, x, y };
 }
 
 function typing(event: KeyboardEvent): boolean {
@@ -72,6 +100,10 @@ function typing(event: KeyboardEvent): boolean {
 
 function inSlider(event: KeyboardEvent): boolean {
   return event.target instanceof HTMLElement && event.target.closest("[role=slider]") !== null;
+}
+
+function inMenu(event: KeyboardEvent): boolean {
+  return event.target instanceof HTMLElement && event.target.closest("[role=menu]") !== null;
 }
 
 function isWall(target: EventTarget | null): boolean {

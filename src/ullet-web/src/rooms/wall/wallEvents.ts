@@ -1,8 +1,11 @@
+import { useRuler } from "../../state/ruler";
+
 /** What buttons and keys ask of the wall's drawing, which owns its camera. */
 interface WallHandler {
   zoom: (factor: number) => void;
   fit: () => void;
-  trueSize: () => void;
+  trueSize: (pixelsPerMm: number) => void;
+  goTo: (place: { x: number; y: number }, scale: number) => void;
   letGo: () => boolean;
 }
 
@@ -15,7 +18,8 @@ export const wallEvents = {
   },
   zoom: (factor: number) => handler?.zoom(factor),
   fit: () => handler?.fit(),
-  trueSize: () => handler?.trueSize(),
+  trueSize: () => handler?.trueSize(useRuler.getState().pixelsPerMm),
+  goTo: (place: { x: number; y: number }, scale = 12) => handler?.goTo(place, scale),
   /** Gives up a drag; false when there was none. */
   letGo: () => handler?.letGo() ?? false,
   /** Carries out an edit that adds elements and selects whatever the next scene has that these were not. */

@@ -1,6 +1,4 @@
-using Ullet.Core.Geometry;
-
-namespace Ullet.Core.Stitches;
+namespace Ullet.Core.Geometry;
 
 /// <summary>How far a stroke may go from its foot before another part of the outline is nearer: up to the medial axis.</summary>
 /// <remarks>The shrinking ball of J. Ma, S. W. Bae and S. Choi, "3D medial axis point approximation using nearest

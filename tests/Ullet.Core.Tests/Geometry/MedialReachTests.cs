@@ -3,7 +3,7 @@ using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 using Ullet.Core.Tests.Samples;
 
-namespace Ullet.Core.Tests.Stitches;
+namespace Ullet.Core.Tests.Geometry;
 
 public sealed class MedialReachTests
 {

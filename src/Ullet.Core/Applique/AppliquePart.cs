@@ -1,0 +1,24 @@
+using Ullet.Core.Outlines;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>One piece of cloth that is laid and sewn: a whole piece, or one letter of words.</summary>
+/// <param name="Element">The element that it belongs to, with its cloth, method and stages.</param>
+/// <param name="Ordinal">Its number in the element.</param>
+/// <param name="Name">The element's name, for a letter with the letter.</param>
+/// <param name="HasHoles">True when its outline has holes.</param>
+public sealed record AppliquePart(AppliqueElement Element, int Ordinal, string Name, bool HasHoles)
+{
+    /// <summary>Names its layer in the hoop.</summary>
+    public string LayerId => Ordinal == 0 ? Element.Id : $"{Element.Id}-{Ordinal}";
+
+    /// <summary>The part of an element that has this outline.</summary>
+    public static AppliquePart Of(AppliqueElement element, PartOutline outline) =>
+        new(
+            element,
+            outline.Ordinal,
+            outline.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name,
+            outline.Outline.Parts.Any(part => !part.Holes.IsEmpty)
+        );
+}

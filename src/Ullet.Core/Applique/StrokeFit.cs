@@ -1,0 +1,34 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>Whether strokes are wide enough for a cover along both their edges.</summary>
+public enum StrokeVerdict
+{
+    /// <summary>Cloth shows between the covers nearly everywhere.</summary>
+    Fits,
+
+    /// <summary>The covers meet in places.</summary>
+    ThinInPlaces,
+
+    /// <summary>The covers meet along half of the edge or more: sew it as satin, make it larger, or take a narrower cover.</summary>
+    TooThin,
+}
+
+/// <summary>Judges letters by the width of their strokes.</summary>
+public static class StrokeFit
+{
+    /// <summary>Cloth that should show between two covers, mm.</summary>
+    public const double ClothBetween = 1;
+
+    /// <summary>The stroke that a cover needs: its inside share from both edges and some cloth between, mm.</summary>
+    public static double Needed(SatinNumbers cover) => (2 * cover.Width * cover.InsideShare) + ClothBetween;
+
+    /// <param name="strokes">Measured inside the outline, mm; null when it has no width.</param>
+    /// <param name="cover">The cover that is to hold it.</param>
+    public static StrokeVerdict Judge(InnerWidth? strokes, SatinNumbers cover) =>
+        strokes is null || strokes.Usual < Needed(cover) ? StrokeVerdict.TooThin
+        : strokes.Thin < Needed(cover) ? StrokeVerdict.ThinInPlaces
+        : StrokeVerdict.Fits;
+}

@@ -1,0 +1,130 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Drawings;
+
+/// <summary>How a drawing is taken.</summary>
+/// <param name="MmPerUnit">True size of a unit, mm.</param>
+/// <param name="Crossing">What a line encloses that crosses itself: null as the file says, nonzero for the whole outside,
+/// even-odd to leave what is gone round twice open.</param>
+/// <param name="InnerAreHoles">True: an unfilled outline inside another is its hole. False: a piece of its own.</param>
+public sealed record DrawingWish(double MmPerUnit, FillRule? Crossing = null, bool InnerAreHoles = true);
+
+/// <summary>A drawing's closed pieces and open lines, mm.</summary>
+/// <param name="Pieces">Each with its holes, in the drawing's order.</param>
+/// <param name="Lines">What does not close.</param>
+/// <param name="Crossing">How many of its paths cross themselves.</param>
+/// <param name="TooSmall">How many pieces and lines were left out for being under <see cref="DrawingSorter.LeastSize"/>.</param>
+public sealed record SortedDrawing(
+    ImmutableArray<(string? Name, OutlinePart Outline)> Pieces,
+    ImmutableArray<(string? Name, OpenPath Path)> Lines,
+    int Crossing,
+    int TooSmall
+)
+{
+    public Box Bounds() =>
+        Lines.Aggregate(
+            Pieces.Aggregate(Box.Empty, (box, piece) => box.Union(piece.Outline.Shell.Bounds())),
+            (box, line) => box.Union(line.Path.Bounds())
+        );
+}
+
+/// <summary>Sorts a drawing into pieces and lines.</summary>
+public static class DrawingSorter
+{
+    /// <summary>Smaller things are dust, not pieces, mm.</summary>
+    public const double LeastSize = 1;
+
+    public static SortedDrawing Sort(Drawing drawing, DrawingWish wish)
+    {
+        var scale = Affine.Scale(wish.MmPerUnit, wish.MmPerUnit);
+        var pieces = new List<(string? Name, OutlinePart Outline, bool IsFilled)>();
+        var lines = ImmutableArray.CreateBuilder<(string? Name, OpenPath Path)>();
+        var (crossing, small) = (0, 0);
+        foreach (var path in drawing.Paths)
+        {
+            ImmutableArray<Contour> closed = [.. path.Closed.Select(contour => contour.Transform(scale))];
+            crossing += Crosses(closed) ? 1 : 0;
+            foreach (var part in OutlineOf(closed, path, wish).Parts)
+            {
+                var box = part.Shell.Bounds();
+                if (Math.Min(box.Width, box.Height) < LeastSize)
+                {
+                    small++;
+                    continue;
+                }
+                pieces.Add((path.Name, part, path.IsFilled));
+            }
+            foreach (var line in path.Open.Select(line => line.Transform(scale)))
+            {
+                var box = line.Bounds();
+                if (Math.Max(box.Width, box.Height) < LeastSize)
+                {
+                    small++;
+                    continue;
+                }
+                lines.Add((path.Name, line));
+            }
+        }
+        var nested = wish.InnerAreHoles ? Nested(pieces) : [.. pieces.Select(piece => (piece.Name, piece.Outline))];
+        return new SortedDrawing(nested, lines.ToImmutable(), crossing, small);
+    }
+
+    /// <summary>What one path's closed lines enclose.</summary>
+    public static Outline OutlineOf(ImmutableArray<Contour> closed, DrawnPath path, DrawingWish wish) =>
+        FilledOutline.Of(closed, Crosses(closed) ? wish.Crossing ?? path.Rule : path.Rule);
+
+    private static bool Crosses(ImmutableArray<Contour> closed)
+    {
+        var rings = closed.Select(contour => contour.Flatten()).Where(ring => ring.Points.Length > 2).ToList();
+        return rings.Count > 0 && !Crossings.AreFree(rings);
+    }
+
+    /// <summary>Unfilled outlines that lie wholly inside another unfilled one become its holes; within a hole a piece begins anew.</summary>
+    private static ImmutableArray<(string? Name, OutlinePart Outline)> Nested(
+        List<(string? Name, OutlinePart Outline, bool IsFilled)> pieces
+    )
+    {
+        var regions = pieces.Select(piece => piece.Outline.Flatten()).ToList();
+        var around = pieces
+            .Select(
+                (piece, i) =>
+                    piece.IsFilled
+                        ? []
+                        : Enumerable
+                            .Range(0, pieces.Count)
+                            .Where(j => j != i && !pieces[j].IsFilled && IsWithin(regions[i], regions[j]))
+                            .ToList()
+            )
+            .ToList();
+        var holes = new Dictionary<int, List<Contour>>();
+        for (var i = 0; i < pieces.Count; i++)
+        {
+            if (around[i].Count % 2 == 1)
+            {
+                var parent = around[i].MinBy(j => regions[j].Shell.SignedArea);
+                var own = holes.TryGetValue(parent, out var list) ? list : holes[parent] = [];
+                own.Add(pieces[i].Outline.Shell.Oriented(clockwise: false));
+            }
+        }
+        return
+        [
+            .. Enumerable
+                .Range(0, pieces.Count)
+                .Where(i => around[i].Count % 2 == 0)
+                .Select(i =>
+                    (
+                        pieces[i].Name,
+                        pieces[i].Outline with
+                        {
+                            Holes = [.. pieces[i].Outline.Holes, .. holes.GetValueOrDefault(i, [])],
+                        }
+                    )
+                ),
+        ];
+    }
+
+    private static bool IsWithin(Region inner, Region outer) =>
+        outer.Bounds().Contains(inner.Bounds())
+        && RegionOverlay.Difference([inner with { Holes = [] }], [outer]).Sum(region => region.Area) < 1e-3;
+}

@@ -1,0 +1,175 @@
+using System.Collections.Immutable;
+using Ullet.Core.Lettering;
+using Ullet.Core.Outlines;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Elements lifted out of a project, with the cloths and threads that they name.</summary>
+public sealed record Clip(
+    ImmutableArray<Element> Elements,
+    ImmutableArray<Cloth> Cloths,
+    ImmutableArray<MachineThread> Threads
+)
+{
+    /// <summary>The most elements that one clip may hold.</summary>
+    public const int MostElements = 2000;
+
+    /// <summary>Copies elements, or says which is not there.</summary>
+    public static Result<Clip> Of(Project project, IReadOnlyCollection<string> elementIds) =>
+        Chosen
+            .Find(project, elementIds, mayBeLocked: true)
+            .Then(elements =>
+            {
+                var cloths = elements.OfType<AppliqueElement>().Select(element => element.ClothId).ToHashSet();
+                var threads = elements.SelectMany(ThreadIds.Of).ToHashSet();
+                return (Result<Clip>)
+                    new Clip(
+                        elements,
+                        [.. project.Cloths.Where(cloth => cloths.Contains(cloth.Id))],
+                        [.. project.Threads.Where(thread => threads.Contains(thread.Id))]
+                    );
+            });
+}
+
+/// <summary>Puts copied elements on top of the stack; cloths and threads that the project has already are used, others come along.</summary>
+public sealed record PasteElements : Edit
+{
+    public required Clip Clip { get; init; }
+
+    /// <summary>How far from where they were, mm right and down.</summary>
+    public double Aside { get; init; } = DuplicateElements.Aside;
+
+    public override string Label(Project before) =>
+        Clip.Elements.Length == 1 ? $"Paste {Clip.Elements[0].Name}" : $"Paste {Clip.Elements.Length} elements";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        if (Check(context) is { } refusal)
+        {
+            return refusal;
+        }
+        var (cloths, threads) = (new Dictionary<string, string>(), new Dictionary<string, string>());
+        foreach (var cloth in Clip.Cloths)
+        {
+            var same = project.Cloths.FirstOrDefault(own => own with { Id = cloth.Id } == cloth);
+            cloths[cloth.Id] = same?.Id ?? $"c{project.NextNumber}";
+            if (same is null)
+            {
+                project = project with
+                {
+                    Cloths = project.Cloths.Add(cloth with { Id = cloths[cloth.Id] }),
+                    NextNumber = project.NextNumber + 1,
+                };
+            }
+        }
+        foreach (var thread in Clip.Threads)
+        {
+            var same = project.Threads.FirstOrDefault(own => own with { Id = thread.Id } == thread);
+            threads[thread.Id] = same?.Id ?? $"t{project.NextNumber}";
+            if (same is null)
+            {
+                project = project with
+                {
+                    Threads = project.Threads.Add(thread with { Id = threads[thread.Id] }),
+                    NextNumber = project.NextNumber + 1,
+                };
+            }
+        }
+        var groups = new GroupCopies();
+        foreach (var element in Clip.Elements)
+        {
+            var copy = ThreadIds.Mapped(element, threads) with
+            {
+                Id = $"e{project.NextNumber}",
+                Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
+                StaysCentred = false,
+                IsLocked = false,
+            };
+            if (copy is AppliqueElement cloth)
+            {
+                copy = cloth with { ClothId = cloths[cloth.ClothId] };
+            }
+            (project, copy) = groups.Regrouped(project, copy);
+            project = project with { Elements = project.Elements.Add(copy), NextNumber = project.NextNumber + 1 };
+        }
+        return project;
+    }
+
+    private Refusal? Check(EditContext context)
+    {
+        if (Clip.Elements.IsDefaultOrEmpty || Clip.Elements.Length > Clip.MostElements)
+        {
+            return new Refusal(
+                "clip-empty",
+                "clip",
+                $"What was copied holds no elements, or more than {Clip.MostElements}."
+            );
+        }
+        foreach (var element in Clip.Elements)
+        {
+            var refusal =
+                Limits.CheckName(element.Name, "An element of what was copied")
+                ?? Limits.CheckBox(element.Box, element.Name, mayBeFlat: element is StitchedLine)
+                ?? element switch
+                {
+                    Piece piece => ShapeLimits.Check(piece.Shape)
+                        ?? piece
+                            .Holes.Select(hole => ShapeLimits.Check(hole.Shape))
+                            .FirstOrDefault(no => no is not null),
+                    Words words => WordsLimits.Check(words, context.Evaluator.Fonts),
+                    StitchedLine line => ShapeLimits.CheckLine(line.Line),
+                    _ => null,
+                };
+            if (refusal is not null)
+            {
+                return refusal;
+            }
+            if (element is AppliqueElement cloth && Clip.Cloths.All(own => own.Id != cloth.ClothId))
+            {
+                return EditRefusals.NoCloth(cloth.ClothId);
+            }
+        }
+        return Clip.Cloths.Select(ChangeCloth.Check).FirstOrDefault(no => no is not null);
+    }
+}
+
+/// <summary>The threads that an element names for its stages.</summary>
+internal static class ThreadIds
+{
+    internal static IEnumerable<string> Of(Element element) =>
+        new[]
+        {
+            (element as AppliqueElement)?.Stages.Placement.ThreadId,
+            (element as AppliqueElement)?.Stages.TackDown.ThreadId,
+            (element as AppliqueElement)?.Stages.Cover.ThreadId,
+            (element as Words)?.Line.ThreadId,
+            (element as StitchedLine)?.Stitching.ThreadId,
+        }.OfType<string>();
+
+    /// <summary>The element with other threads in the place of its own; one that is not in the map becomes the project's.</summary>
+    internal static Element Mapped(Element element, IReadOnlyDictionary<string, string> threads)
+    {
+        string? Other(string? id) => id is null ? null : threads.GetValueOrDefault(id);
+        if (element is StitchedLine line)
+        {
+            return line with { Stitching = line.Stitching with { ThreadId = Other(line.Stitching.ThreadId) } };
+        }
+        if (element is Words words)
+        {
+            element = words with { Line = words.Line with { ThreadId = Other(words.Line.ThreadId) } };
+        }
+        return element is AppliqueElement { Stages: var stages } cloth
+            ? cloth with
+            {
+                Stages = new StageSettings
+                {
+                    Placement = stages.Placement with { ThreadId = Other(stages.Placement.ThreadId) },
+                    TackDown = stages.TackDown with { ThreadId = Other(stages.TackDown.ThreadId) },
+                    Cover = stages.Cover with { ThreadId = Other(stages.Cover.ThreadId) },
+                },
+            }
+            : element;
+    }
+}

@@ -1,0 +1,20 @@
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Findings;
+
+/// <summary>Names words whose font is not there, so that nothing is sewn of them.</summary>
+internal sealed class FontMissingCheck : ICheck
+{
+    public IEnumerable<Finding> Run(FindingInput input) =>
+        input
+            .Project.Elements.OfType<Words>()
+            .Where(words => input.Outlines[words.Id].IsEmpty)
+            .Select(words => new Finding(
+                "font-missing",
+                FindingLevel.Stop,
+                words.Id,
+                null,
+                $"The font of {words.Name} is not in this installation, so its letters are neither sewn nor cut. Add the font "
+                    + "again, or choose another."
+            ));
+}

@@ -1,0 +1,144 @@
+namespace Ullet.Core.Geometry;
+
+/// <summary>Which places closed lines enclose, where they lie in or across one another (as SVG and PDF define it).</summary>
+public enum FillRule
+{
+    /// <summary>Whatever a line goes round more often one way than the other.</summary>
+    NonZero,
+
+    /// <summary>Whatever an odd number of lines lies around.</summary>
+    EvenOdd,
+}
+
+/// <summary>Closed lines to an outline of shells and holes.</summary>
+public static class FilledOutline
+{
+    /// <summary>Rings that enclose less are dropped, mm².</summary>
+    private const double LeastArea = 1e-4;
+
+    /// <summary>The outline that closed lines enclose.</summary>
+    /// <param name="contours">Closed lines in any direction, mm; they may cross themselves and each other.</param>
+    /// <param name="rule">What counts as inside.</param>
+    /// <returns>Lines that meet no other keep their own curves. Where lines cross, the edge of what they enclose is fitted
+    /// anew within <see cref="Tolerance.Fit"/>. Empty when nothing is enclosed.</returns>
+    public static Outline Of(IEnumerable<Contour> contours, FillRule rule)
+    {
+        var lines = contours
+            .Select(contour => new Line(contour, contour.Flatten()))
+            .Where(line => line.Ring.Points.Length > 2 && line.Encloses > LeastArea)
+            .ToList();
+        return lines.Count == 0 ? Outline.Empty
+            : Crossings.AreFree(lines.Select(line => line.Ring)) ? Nested(lines, rule)
+            : Fitted(lines, rule);
+    }
+
+    /// <summary>Outlines laid over each other, as one: parts that overlap are joined, others keep their curves.</summary>
+    public static Outline Joined(IReadOnlyList<Outline> outlines)
+    {
+        var boxes = outlines.Select(outline => outline.Bounds()).ToList();
+        var meets = outlines.Where(
+            (_, i) => boxes.Where((other, j) => j != i && other.Grown(Tolerance.Quantum).Overlaps(boxes[i])).Any()
+        );
+        var joined = Of(meets.SelectMany(outline => outline.Contours), FillRule.NonZero);
+        var alone = outlines.Where(
+            (_, i) => !boxes.Where((other, j) => j != i && other.Grown(Tolerance.Quantum).Overlaps(boxes[i])).Any()
+        );
+        return new Outline([.. alone.SelectMany(outline => outline.Parts), .. joined.Parts]);
+    }
+
+    /// <summary>Shells and holes of lines that do not meet: a line bounds what is filled when the rule tells its two sides apart.</summary>
+    private static Outline Nested(List<Line> lines, FillRule rule)
+    {
+        var shells = new List<(Line Line, List<Contour> Holes)>();
+        var holes = new List<Line>();
+        foreach (var line in lines)
+        {
+            var outside = lines
+                .Where(other =>
+                    other != line && other.Box.Contains(line.Box) && IsInside(line.Ring.Points[0], other.Ring)
+                )
+                .Sum(other => other.Sense);
+            var (without, within) = (IsFilled(outside, rule), IsFilled(outside + line.Sense, rule));
+            if (!without && within)
+            {
+                shells.Add((line, []));
+            }
+            else if (without && !within)
+            {
+                holes.Add(line);
+            }
+        }
+        foreach (var hole in holes)
+        {
+            var around = shells
+                .Where(shell => shell.Line.Box.Contains(hole.Box) && IsInside(hole.Ring.Points[0], shell.Line.Ring))
+                .MinBy(shell => shell.Line.Encloses);
+            around.Holes?.Add(hole.Contour.Oriented(clockwise: false));
+        }
+        return new Outline([
+            .. shells.Select(shell => new OutlinePart(shell.Line.Contour.Oriented(clockwise: true), [.. shell.Holes])),
+        ]);
+    }
+
+    private static Outline Fitted(List<Line> lines, FillRule rule)
+    {
+        var regions = Crossings.Faces(
+            [.. lines.Select(line => line.Ring)],
+            place => IsFilled(lines.Sum(line => line.Box.Contains(place) ? WindingOf(place, line.Ring) : 0), rule)
+        );
+        return new Outline([
+            .. regions.Select(region => new OutlinePart(
+                Edge(region.Shell, lines, clockwise: true),
+                [.. region.Holes.Select(hole => Edge(hole, lines, clockwise: false))]
+            )),
+        ]);
+    }
+
+    /// <summary>The curves of an edge: of the line that it is, or fitted anew.</summary>
+    private static Contour Edge(Ring ring, List<Line> lines, bool clockwise)
+    {
+        var (box, area) = (ring.Bounds(), Math.Abs(ring.SignedArea));
+        var own = lines.Find(line =>
+            Math.Abs(line.Encloses - area) < 0.002 * (1 + Math.Sqrt(area))
+            && line.Box.Grown(0.002).Contains(box)
+            && box.Grown(0.002).Contains(line.Box)
+        );
+        return (own?.Contour ?? CurveFit.Of(ring)).Oriented(clockwise);
+    }
+
+    private static bool IsFilled(int winding, FillRule rule) =>
+        rule == FillRule.NonZero ? winding != 0 : winding % 2 != 0;
+
+    private static bool IsInside(Point place, Ring ring) => WindingOf(place, ring) != 0;
+
+    /// <summary>How often a ring goes round a place, clockwise on screen counted up.</summary>
+    /// <remarks>D. Sunday, "Inclusion of a point in a polygon", 2001.</remarks>
+    private static int WindingOf(Point place, Ring ring)
+    {
+        var winding = 0;
+        var points = ring.Points;
+        for (var i = 0; i < points.Length; i++)
+        {
+            var (a, b) = (points[i], points[(i + 1) % points.Length]);
+            var side = Point.Cross(b - a, place - a);
+            if (a.Y <= place.Y && b.Y > place.Y && side > 0)
+            {
+                winding++;
+            }
+            else if (a.Y > place.Y && b.Y <= place.Y && side < 0)
+            {
+                winding--;
+            }
+        }
+        return winding;
+    }
+
+    private sealed record Line(Contour Contour, Ring Ring)
+    {
+        internal Box Box { get; } = Ring.Bounds();
+
+        internal double Encloses { get; } = Math.Abs(Ring.SignedArea);
+
+        internal int Sense { get; } = Math.Sign(Ring.SignedArea);
+    }
+}

@@ -1,0 +1,69 @@
+namespace Ullet.Core.Geometry;
+
+/// <summary>How wide a form is from edge to edge, measured inside it, mm.</summary>
+/// <param name="Thin">A tenth of its edge lies on stretches thinner than this.</param>
+/// <param name="Usual">Half of its edge lies on stretches thinner than this.</param>
+public sealed record InnerWidth(double Thin, double Usual)
+{
+    /// <summary>Distance of the places measured along the edge, mm.</summary>
+    private const double Step = 0.6;
+
+    /// <summary>Two edges face each other when their feet on the inscribed circle lie at least this far apart, degrees;
+    /// nearer ones are the two legs of a corner, which has no width.</summary>
+    private const double Facing = 125;
+
+    /// <summary>Measures by circles inscribed at the edge (see <see cref="MedialReach"/>).</summary>
+    /// <param name="regions">The form, mm.</param>
+    /// <param name="most">Stretches wider than this count as this wide, mm.</param>
+    /// <returns>Null when no two edges face each other, as in a tiny or empty form.</returns>
+    public static InnerWidth? Of(IReadOnlyList<Region> regions, double most = 40)
+    {
+        var rings = regions.SelectMany(region => region.Rings).ToList();
+        var reach = new MedialReach(new SegmentIndex(rings, Math.Max(2, most / 8)));
+        var widths = new List<double>();
+        foreach (var ring in rings.Where(ring => ring.Points.Length > 2))
+        {
+            foreach (var (foot, outward) in Feet(ring))
+            {
+                var inward = outward * -1;
+                var (radius, stop) = reach.Of(foot, inward, most / 2);
+                if (stop is null)
+                {
+                    widths.Add(most);
+                }
+                else if (Faces(foot, stop.Value, foot + (inward * radius)))
+                {
+                    widths.Add(radius * 2);
+                }
+            }
+        }
+        if (widths.Count == 0)
+        {
+            return null;
+        }
+        widths.Sort();
+        return new InnerWidth(widths[widths.Count / 10], widths[widths.Count / 2]);
+    }
+
+    /// <summary>Places along a ring, off its vertices, each with the way out of the form.</summary>
+    private static IEnumerable<(Point Foot, Point Outward)> Feet(Ring ring)
+    {
+        var left = Step / 2;
+        for (var i = 0; i < ring.Points.Length; i++)
+        {
+            var (a, b) = (ring.Points[i], ring.Points[(i + 1) % ring.Points.Length]);
+            var length = a.DistanceTo(b);
+            for (; left < length; left += Step)
+            {
+                yield return (Point.Lerp(a, b, left / length), (b - a).Unit().Outward());
+            }
+            left -= length;
+        }
+    }
+
+    private static bool Faces(Point foot, Point stop, Point centre)
+    {
+        var (a, b) = ((foot - centre).Unit(), (stop - centre).Unit());
+        return Math.Acos(Math.Clamp(Point.Dot(a, b), -1, 1)) * 180 / Math.PI >= Facing;
+    }
+}

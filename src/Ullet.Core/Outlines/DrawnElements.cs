@@ -1,0 +1,74 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Outlines;
+
+/// <summary>Outlines as document elements, where they are.</summary>
+public static class DrawnElements
+{
+    /// <summary>A piece with this outline; id, name and cloth are still to be given.</summary>
+    /// <param name="outline">Shell and holes, mm.</param>
+    /// <param name="origin">The place that becomes the field's centre.</param>
+    public static Piece Piece(OutlinePart outline, Point origin)
+    {
+        var box = outline.Shell.Bounds();
+        return new Piece
+        {
+            Id = "",
+            Name = "",
+            ClothId = "",
+            Box = BoxOf(box, origin),
+            Shape = ShapeOf(outline.Shell.Curves),
+            Holes =
+            [
+                .. outline.Holes.Select(hole =>
+                {
+                    var own = hole.Bounds();
+                    var at = own.Centre - box.Centre;
+                    return new PieceHole(ShapeOf(hole.Curves), at.X, at.Y, own.Width, own.Height);
+                }),
+            ],
+        };
+    }
+
+    /// <summary>A line without cloth; id and name are still to be given.</summary>
+    public static StitchedLine Line(OpenPath path, Point origin) =>
+        new()
+        {
+            Id = "",
+            Name = "",
+            Box = BoxOf(path.Bounds(), origin),
+            Line = ShapeOf(path.Curves),
+        };
+
+    private static ElementBox BoxOf(Box box, Point origin) =>
+        new(box.Centre.X - origin.X, box.Centre.Y - origin.Y, box.Width, box.Height, 0);
+
+    private static DrawnShape ShapeOf(ImmutableArray<Curve> curves) =>
+        new(
+            curves[0].Start.X,
+            curves[0].Start.Y,
+            [
+                .. curves.Select(curve =>
+                    curve.IsLine
+                        ? new DrawnCurve(
+                            curve.Start.X,
+                            curve.Start.Y,
+                            curve.End.X,
+                            curve.End.Y,
+                            curve.End.X,
+                            curve.End.Y
+                        )
+                        : new DrawnCurve(
+                            curve.Control1.X,
+                            curve.Control1.Y,
+                            curve.Control2.X,
+                            curve.Control2.Y,
+                            curve.End.X,
+                            curve.End.Y
+                        )
+                ),
+            ]
+        );
+}

@@ -1,0 +1,32 @@
+namespace Ullet.Core.Projects;
+
+/// <summary>A line that is sewn as it is, without cloth: open or closed.</summary>
+public sealed record StitchedLine : Element
+{
+    /// <summary>The line, fitted to the box. It is open unless its last curve ends where it starts.</summary>
+    public required DrawnShape Line { get; init; }
+
+    public LineSettings Stitching { get; init; } = new();
+}
+
+/// <summary>How a line without cloth is sewn.</summary>
+public sealed record LineSettings
+{
+    public LineKind Kind { get; init; } = LineKind.Run;
+
+    /// <summary>Null for the project's thread of covers.</summary>
+    public string? ThreadId { get; init; }
+
+    /// <summary>mm; null for the usual length.</summary>
+    public double? StitchLength { get; init; }
+}
+
+/// <summary>The stitch of a line.</summary>
+public enum LineKind
+{
+    /// <summary>Once along.</summary>
+    Run,
+
+    /// <summary>Every stitch three times: forward, back, forward.</summary>
+    Bean,
+}

@@ -1,0 +1,102 @@
+using System.Text.RegularExpressions;
+using System.Xml.Linq;
+using Ullet.Core.Geometry;
+
+namespace Ullet.Files.Drawings;
+
+/// <summary>What of an element's style matters for its outline; handed down from parent to child.</summary>
+internal sealed record SvgStyle(bool IsFilled, FillRule Rule, bool IsVisible)
+{
+    internal static readonly SvgStyle Initial = new(true, FillRule.NonZero, true);
+}
+
+/// <summary>The style rules of one file: presentation attributes, style attributes, and simple rules of its style elements.</summary>
+internal sealed partial class SvgStyles
+{
+    private static readonly string[] Wanted = ["fill", "fill-rule", "visibility", "display"];
+
+    private readonly List<(string Selector, Dictionary<string, string> Set)> _rules = [];
+
+    internal SvgStyles(XElement root)
+    {
+        foreach (var sheet in root.Descendants().Where(element => element.Name.LocalName == "style"))
+        {
+            foreach (Match rule in Rule().Matches(Comment().Replace(sheet.Value, "")))
+            {
+                var set = Declarations(rule.Groups["set"].Value);
+                foreach (var selector in rule.Groups["selectors"].Value.Split(',', StringSplitOptions.TrimEntries))
+                {
+                    _rules.Add((selector, set));
+                }
+            }
+        }
+    }
+
+    /// <summary>The element's style, and whether it is drawn at all (display).</summary>
+    internal (SvgStyle Style, bool IsShown) Of(XElement element, SvgStyle parent)
+    {
+        var set = new Dictionary<string, string>(StringComparer.Ordinal);
+        foreach (var name in Wanted)
+        {
+            if ((string?)element.Attribute(name) is { } own)
+            {
+                set[name] = own;
+            }
+        }
+        foreach (var (selector, rule) in _rules.Where(rule => Matches(rule.Selector, element)))
+        {
+            foreach (var (name, value) in rule)
+            {
+                set[name] = value;
+            }
+        }
+        foreach (var (name, value) in Declarations((string?)element.Attribute("style") ?? ""))
+        {
+            set[name] = value;
+        }
+        string? Value(string name) =>
+            set.TryGetValue(name, out var value) && value.Trim() is var trimmed and not "inherit" ? trimmed : null;
+        var style = new SvgStyle(
+            Value("fill") is { } fill ? fill is not ("none" or "transparent") : parent.IsFilled,
+            Value("fill-rule") switch
+            {
+                "evenodd" => FillRule.EvenOdd,
+                "nonzero" => FillRule.NonZero,
+                _ => parent.Rule,
+            },
+            Value("visibility") is { } seen ? seen == "visible" : parent.IsVisible
+        );
+        return (style, Value("display") != "none");
+    }
+
+    private static bool Matches(string selector, XElement element) =>
+        selector.Length > 1
+        && selector[0] switch
+        {
+            '.' => ((string?)element.Attribute("class") ?? "")
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Contains(selector[1..]),
+            '#' => (string?)element.Attribute("id") == selector[1..],
+            _ => element.Name.LocalName == selector,
+        };
+
+    private static Dictionary<string, string> Declarations(string text)
+    {
+        var set = new Dictionary<string, string>(StringComparer.Ordinal);
+        foreach (var part in text.Split(';', StringSplitOptions.RemoveEmptyEntries))
+        {
+            var at = part.IndexOf(':', StringComparison.Ordinal);
+            if (at > 0 && Wanted.Contains(part[..at].Trim()))
+            {
+                set[part[..at].Trim()] = part[(at + 1)..].Replace("!important", "", StringComparison.Ordinal).Trim();
+            }
+        }
+        return set;
+    }
+
+    [GeneratedRegex(@"(?<selectors>[^{}]+)\{(?<set>[^{}]*)\}", RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Rule();
+
+    [GeneratedRegex(@"/\*.*?\*/", RegexOptions.Singleline, 1000)]
+    private static partial Regex Comment();
+}

@@ -1,0 +1,147 @@
+using System.Collections.Immutable;
+using HarfBuzzSharp;
+using SkiaSharp;
+using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Files.Fonts;
+
+/// <summary>An OpenType font: shaped by HarfBuzz, outlines by SkiaSharp.</summary>
+/// <remarks>Outlines are taken at one pixel to the font unit, where SkiaSharp's fixed-point numbers hold them exactly.</remarks>
+public sealed class OpenTypeFace : IFontFace, IDisposable
+{
+    private readonly Lock _gate = new();
+    private readonly SKTypeface _typeface;
+    private readonly SKFont _drawing;
+    private readonly Face _face;
+    private readonly Font _shaping;
+
+    internal OpenTypeFace(string id, string name, byte[] bytes, SKTypeface typeface)
+    {
+        (Id, Name, _typeface) = (id, name, typeface);
+        ContentKey = ContentHash.OfBytes(bytes).Hex;
+        _drawing = new SKFont(typeface, typeface.UnitsPerEm) { Hinting = SKFontHinting.None, Subpixel = true };
+        using var stream = new MemoryStream(bytes);
+        using var blob = Blob.FromStream(stream);
+        _face = new Face(blob, 0) { UnitsPerEm = typeface.UnitsPerEm };
+        _shaping = new Font(_face);
+        _shaping.SetScale(typeface.UnitsPerEm, typeface.UnitsPerEm);
+        _shaping.SetFunctionsOpenType();
+        var metrics = _drawing.Metrics;
+        LineHeight = metrics.Descent - metrics.Ascent + metrics.Leading;
+        CapHeight = FlatCapital() ?? (metrics.CapHeight > 0 ? metrics.CapHeight : typeface.UnitsPerEm * 0.7);
+    }
+
+    public string Id { get; }
+
+    public string Name { get; private set; }
+
+    public string ContentKey { get; }
+
+    public double LineHeight { get; }
+
+    public double CapHeight { get; }
+
+    public ImmutableArray<ShapedGlyph> Shape(string line, bool ligatures)
+    {
+        var glyphs = ImmutableArray.CreateBuilder<ShapedGlyph>();
+        lock (_gate)
+        {
+            foreach (var run in BidiRuns.Of(line))
+            {
+                Shape(line, run, ligatures, glyphs);
+            }
+        }
+        return glyphs.ToImmutable();
+    }
+
+    public ImmutableArray<Contour> Contours(int glyph)
+    {
+        lock (_gate)
+        {
+            using var path = _drawing.GetGlyphPath((ushort)glyph);
+            return path is null ? [] : [.. SkiaPaths.Contours(path).Select(pair => pair.Contour)];
+        }
+    }
+
+    public ImmutableArray<string> Missing(string text) =>
+        [
+            .. text.Split('\n')
+                .SelectMany(line =>
+                {
+                    var characters = Characters.Of(line);
+                    return Shape(line, ligatures: false)
+                        .Where(glyph => glyph.Glyph == 0)
+                        .Select(glyph => CharacterAt(characters, glyph.Cluster));
+                })
+                .Distinct(StringComparer.Ordinal),
+        ];
+
+    /// <summary>The same font under a name of ours: files name their family, not always their weight.</summary>
+    internal OpenTypeFace Named(string name)
+    {
+        Name = name;
+        return this;
+    }
+
+    public void Dispose()
+    {
+        _shaping.Dispose();
+        _face.Dispose();
+        _drawing.Dispose();
+        _typeface.Dispose();
+    }
+
+    private void Shape(string line, BidiRun run, bool ligatures, ImmutableArray<ShapedGlyph>.Builder into)
+    {
+        using var buffer = new HarfBuzzSharp.Buffer
+        {
+            Direction = run.IsRightToLeft ? Direction.RightToLeft : Direction.LeftToRight,
+        };
+        buffer.AddUtf16(line, run.Start, run.Length);
+        buffer.GuessSegmentProperties();
+        Feature[] features = ligatures ? [] : [Off("liga"), Off("clig"), Off("dlig")];
+        _shaping.Shape(buffer, features);
+        var (infos, places) = (buffer.GlyphInfos, buffer.GlyphPositions);
+        for (var i = 0; i < infos.Length; i++)
+        {
+            into.Add(
+                new ShapedGlyph(
+                    (int)infos[i].Codepoint,
+                    (int)infos[i].Cluster,
+                    places[i].XAdvance,
+                    places[i].XOffset,
+                    -places[i].YOffset,
+                    run.IsRightToLeft
+                )
+            );
+        }
+    }
+
+    private static Feature Off(string tag) => new(Tag.Parse(tag), 0, 0, uint.MaxValue);
+
+    private static string CharacterAt(ImmutableArray<string> characters, int place)
+    {
+        foreach (var character in characters)
+        {
+            place -= character.Length;
+            if (place < 0)
+            {
+                return character;
+            }
+        }
+        return characters[^1];
+    }
+
+    private double? FlatCapital()
+    {
+        var glyph = _typeface.GetGlyph('H');
+        if (glyph == 0)
+        {
+            return null;
+        }
+        using var path = _drawing.GetGlyphPath(glyph);
+        return path is { IsEmpty: false } ? -path.TightBounds.Top : null;
+    }
+}

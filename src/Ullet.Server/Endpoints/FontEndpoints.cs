@@ -1,0 +1,139 @@
+using System.Collections.Immutable;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Applique;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
+using Ullet.Core.Projects;
+using Ullet.Files.Fonts;
+using Ullet.Server.Documents;
+using Ullet.Server.Scenes;
+
+namespace Ullet.Server.Endpoints;
+
+/// <summary>Words to show in every font: at a cap height or at a width, and the cover they are to take.</summary>
+public sealed record SampleRequest
+{
+    public required string Text { get; init; }
+
+    /// <summary>mm.</summary>
+    public double? CapHeight { get; init; }
+
+    /// <summary>mm; wins over the cap height.</summary>
+    public double? Width { get; init; }
+
+    /// <summary>The cover as set by hand; null for the usual one.</summary>
+    public CoverSettings? Cover { get; init; }
+}
+
+/// <summary>The user's words in one font; lengths in mm.</summary>
+/// <param name="Font">The font.</param>
+/// <param name="Path">The words' edge, SVG path data; empty when characters are missing.</param>
+/// <param name="Box">Its box.</param>
+/// <param name="CapHeight">mm.</param>
+/// <param name="Stroke">Width that half of the edge stays under; 0 without strokes.</param>
+/// <param name="Thinnest">Width that a tenth of the edge stays under.</param>
+/// <param name="Needed">What the cover needs.</param>
+/// <param name="Verdict">Whether the strokes are wide enough.</param>
+/// <param name="Missing">Characters that the font does not have.</param>
+public sealed record FontSample(
+    FontEntry Font,
+    string Path,
+    SizeDto Box,
+    double CapHeight,
+    double Stroke,
+    double Thinnest,
+    double Needed,
+    StrokeVerdict Verdict,
+    ImmutableArray<string> Missing
+);
+
+/// <summary>What became of a font that was removed.</summary>
+/// <param name="StillNeeded">Projects whose letters it keeps drawing.</param>
+public sealed record RemovedFont(int StillNeeded);
+
+/// <summary>/api/fonts: what may be chosen, the user's words in each, and removal of added ones.</summary>
+internal static class FontEndpoints
+{
+    internal static void Map(IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/fonts").WithTags("Fonts");
+        group.MapGet("", (FontShelf fonts) => TypedResults.Ok(fonts.Entries)).WithName("listFonts");
+        group.MapPost("samples", Samples).WithName("sampleFonts");
+        group.MapDelete("{id}", Remove).WithName("removeFont");
+    }
+
+    private static Results<Ok<ImmutableArray<FontSample>>, ProblemHttpResult> Samples(
+        SampleRequest request,
+        FontShelf fonts,
+        Evaluator evaluator
+    )
+    {
+        var refusal =
+            WordsLimits.CheckText(request.Text)
+            ?? Limits.CheckRange(request.CapHeight ?? 40, 1, 1000, "mm", "The cap height", "capHeight")
+            ?? Limits.CheckRange(request.Width ?? 40, 1, 1000, "mm", "The width", "width");
+        if (refusal is not null)
+        {
+            return Problems.Of(refusal);
+        }
+        var cover = StageNumbers.Satin(request.Cover ?? new CoverSettings());
+        return TypedResults.Ok(
+            fonts.Entries.Select(entry => Sample(entry, request, cover, evaluator)).ToImmutableArray()
+        );
+    }
+
+    private static FontSample Sample(
+        FontEntry entry,
+        SampleRequest request,
+        Core.Stitches.SatinNumbers cover,
+        Evaluator evaluator
+    )
+    {
+        var needed = StrokeFit.Needed(cover);
+        var missing = evaluator.Fonts.Find(entry.Id)?.Missing(request.Text) ?? [];
+        var laid = missing.IsEmpty ? evaluator.Lay(Probe(entry.Id, request.Text)) : LaidText.Nothing;
+        if (laid.Ink.IsEmpty)
+        {
+            return new FontSample(entry, "", new SizeDto(0, 0, 0, 0), 0, 0, 0, needed, StrokeVerdict.TooThin, missing);
+        }
+        var scale = request.Width is { } width
+            ? width / laid.Ink.Width
+            : (request.CapHeight ?? 40) / LaidText.CapHeight;
+        var map = Affine.Scale(scale, scale);
+        var outline = new Outline([.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Parts)]);
+        var strokes = InnerWidth.Of(outline.Flatten(0.02));
+        return new FontSample(
+            entry,
+            PathText.Of(outline),
+            SceneBuilder.Size(outline.Bounds())!,
+            scale * LaidText.CapHeight,
+            strokes?.Usual ?? 0,
+            strokes?.Thin ?? 0,
+            needed,
+            StrokeFit.Judge(strokes, cover),
+            missing
+        );
+    }
+
+    private static Words Probe(string fontId, string text) =>
+        new()
+        {
+            Id = "",
+            Name = "",
+            ClothId = "",
+            Box = new ElementBox(0, 0, 1, 1, 0),
+            Text = text,
+            FontId = fontId,
+        };
+
+    private static async Task<Results<Ok<RemovedFont>, ProblemHttpResult>> Remove(
+        string id,
+        AssetStore assets,
+        CancellationToken cancellation
+    )
+    {
+        var removed = await assets.RemoveFont(id, cancellation);
+        return removed.IsOk ? TypedResults.Ok(new RemovedFont(removed.Value)) : Problems.Of(removed.Refusal!);
+    }
+}

@@ -1,0 +1,54 @@
+import { useEdits } from "../../api/edits";
+import type { LineSettings } from "../../api/client";
+import { Choice } from "../../parts/Choice";
+import { NumberField } from "../../parts/NumberField";
+import { ThreadSwatch } from "../../parts/Swatch";
+import type { ElementProps } from "./elementProps";
+
+const USUAL_LENGTH = 2.5;
+
+/** Stitch, thread and length of what is sewn without cloth. */
+export function LineFields({ projectId, scene, element, line }: ElementProps & { line: LineSettings }) {
+  const edits = useEdits(projectId);
+  const change = (part: Partial<LineSettings>) => {
+    const next = { ...line, ...part };
+    void edits.edit(
+      element.words
+        ? { edit: "setLettering", elementId: element.id, line: next }
+        : { edit: "setLine", elementId: element.id, line: next },
+    );
+  };
+  const project = scene.threads.find((thread) => thread.id === scene.hooping.coverThreadId);
+  const thread = scene.threads.find((known) => known.id === line.threadId) ?? project;
+  return (
+    <>
+      <div className="grid grid-cols-[1fr_104px] gap-1.5">
+        <Choice
+          label="Stitch"
+          value={line.kind ?? "run"}
+          options={[
+            { value: "run", label: "running, once along" },
+            { value: "bean", label: "bean, each stitch three times" },
+          ]}
+          onChosen={(kind) => change({ kind: kind as LineSettings["kind"] })}
+        />
+        <NumberField
+          label="Stitch length"
+          value={line.stitchLength ?? USUAL_LENGTH}
+          unit="mm"
+          onTyped={(stitchLength) => change({ stitchLength })}
+        />
+      </div>
+      <Choice
+        label="Thread"
+        value={line.threadId ?? ""}
+        mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
+        options={[
+          { value: "", label: `the project’s (${project?.name ?? "none"})` },
+          ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
+        ]}
+        onChosen={(id) => change({ threadId: id || null })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,85 @@
+import { ListFilter } from "lucide-react";
+import { Popover } from "radix-ui";
+import { useState, type ReactNode } from "react";
+import type { Element, Scene } from "../../api/client";
+import { free } from "../../canvas/hitTest";
+import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
+import { useView } from "../../state/view";
+
+const STAGES = [
+  { stage: "placement", label: "have a placement" },
+  { stage: "tackDown", label: "have a tack-down" },
+  { stage: "cover", label: "have a cover" },
+] as const;
+
+/** Selects by rule: all of one cloth, one thread, one stage. */
+export function SelectBy({ scene }: { scene: Scene }) {
+  const select = useView((view) => view.select);
+  const [open, setOpen] = useState(false);
+  const take = (fits: (element: Element) => boolean) => {
+    select(scene.elements.filter((element) => free(element) && fits(element)).map((element) => element.id));
+    setOpen(false);
+  };
+  const sewnWith = (threadId: string) => (element: Element) =>
+    scene.steps.some((step) => step.ownerId === element.id && step.threadId === threadId);
+  const cloths = scene.cloths.filter((cloth) => scene.elements.some((each) => each.cloth?.id === cloth.id));
+  const threads = scene.threads.filter((thread) => scene.elements.some(sewnWith(thread.id)));
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger
+        disabled={scene.elements.length === 0}
+        aria-label="Select by cloth, thread or stage"
+        title="Select by cloth, thread or stage"
+        className="inline-flex size-8 items-center justify-center rounded-card hover:bg-indigo-pale disabled:opacity-35"
+      >
+        <ListFilter size={17} aria-hidden />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="right"
+          align="start"
+          sideOffset={8}
+          aria-label="Select all"
+          className="z-40 max-h-[70vh] w-[250px] overflow-y-auto rounded-card border border-line bg-white p-2 shadow-lg"
+        >
+          <p className="px-2 text-[13px] text-muted">Select all of this cloth</p>
+          {cloths.map((cloth) => (
+            <Pick key={cloth.id} onPick={() => take((element) => element.cloth?.id === cloth.id)}>
+              <ClothSwatch cloth={cloth} /> {cloth.name}
+            </Pick>
+          ))}
+          <p className="mt-1.5 px-2 text-[13px] text-muted">Sewn with this thread</p>
+          {threads.map((thread) => (
+            <Pick key={thread.id} onPick={() => take(sewnWith(thread.id))}>
+              <ThreadSwatch colour={thread.colour} /> {thread.name}
+            </Pick>
+          ))}
+          <p className="mt-1.5 px-2 text-[13px] text-muted">All that</p>
+          {STAGES.map(({ stage, label }) => (
+            <Pick
+              key={stage}
+              onPick={() =>
+                take((element) => element.bandPath !== "" && element.cloth?.stages[stage].off === false)
+              }
+            >
+              {label}
+            </Pick>
+          ))}
+          <Pick onPick={() => take((element) => element.bandPath === "")}>are sewn as lines</Pick>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Pick({ onPick, children }: { onPick: () => void; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      className="flex w-full items-center gap-2 rounded-[6px] px-2 py-1 text-left text-[14px] hover:bg-indigo-pale"
+      onClick={onPick}
+    >
+      {children}
+    </button>
+  );
+}

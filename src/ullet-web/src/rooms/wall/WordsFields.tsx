@@ -1,0 +1,78 @@
+import { AlignCenter, AlignLeft, AlignRight } from "lucide-react";
+import { useState } from "react";
+import { useEdits } from "../../api/edits";
+import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
+import { LengthField } from "../../parts/LengthField";
+import { FontPanel } from "./FontPanel";
+import { WordsArea } from "./WordsArea";
+import { USES } from "./uses";
+import type { WordsProps } from "./elementProps";
+
+const ALIGNS = [
+  { align: "left", label: "Lines begin together", icon: AlignLeft },
+  { align: "centre", label: "Lines share their middle", icon: AlignCenter },
+  { align: "right", label: "Lines end together", icon: AlignRight },
+] as const;
+
+/** The words themselves, their font and size, and what they are made into. */
+export function WordsFields({ projectId, scene, element }: WordsProps) {
+  const edits = useEdits(projectId);
+  const [choosing, setChoosing] = useState(false);
+  const { words } = element;
+  const set = (part: object) => void edits.edit({ edit: "setLettering", elementId: element.id, ...part });
+  return (
+    <>
+      <WordsArea
+        label="Words"
+        value={words.text}
+        onTyped={(text) => edits.edit({ edit: "setText", elementId: element.id, text })}
+      />
+      <div className="grid grid-cols-[1fr_104px] items-end gap-1.5">
+        <div>
+          <p className="text-[13px] text-muted">Font</p>
+          <Button className="w-full justify-start!" onClick={() => setChoosing(true)}>
+            <span className="truncate">{words.fontName ?? "not here any more"}</span>
+          </Button>
+        </div>
+        <LengthField
+          label="Cap height"
+          value={words.capHeight}
+          unit={scene.unit}
+          onTyped={(capHeight) => set({ capHeight })}
+        />
+      </div>
+      <Choice label="Made as" value={words.use} options={[...USES]} onChosen={(use) => set({ use })} />
+      <div className="grid grid-cols-[1fr_auto] items-end gap-1.5">
+        <Choice
+          label="When words change"
+          value={words.sizing}
+          options={[
+            { value: "capHeight", label: "letters keep their size" },
+            { value: "box", label: "the box keeps its size" },
+          ]}
+          onChosen={(sizing) => set({ sizing })}
+        />
+        <div role="radiogroup" aria-label="Lines" className="flex rounded-card border border-line p-0.5">
+          {ALIGNS.map(({ align, label, icon: Icon }) => (
+            <button
+              key={align}
+              type="button"
+              role="radio"
+              aria-label={label}
+              title={label}
+              aria-checked={words.align === align}
+              className="flex size-7 items-center justify-center rounded-[6px] hover:bg-chalk aria-checked:bg-indigo aria-checked:text-white"
+              onClick={() => set({ align })}
+            >
+              <Icon size={16} aria-hidden />
+            </button>
+          ))}
+        </div>
+      </div>
+      {choosing ? (
+        <FontPanel projectId={projectId} scene={scene} element={element} onClose={() => setChoosing(false)} />
+      ) : null}
+    </>
+  );
+}

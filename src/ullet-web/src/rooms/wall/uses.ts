@@ -1,0 +1,6 @@
+/** What words may be made into. */
+export const USES = [
+  { value: "oneByOne", label: "cloth, letter by letter" },
+  { value: "onePiece", label: "cloth, all as one piece" },
+  { value: "stitchedOutline", label: "stitched along their edges" },
+] as const;
