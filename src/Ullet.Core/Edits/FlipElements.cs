@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -69,21 +70,18 @@ public sealed record SkewElements : Edit
                 Result<Project> changed = project;
                 foreach (var element in elements)
                 {
-                    var by = Lean(element, Degrees, context) / Lean(element, element.Box.Skew, context);
-                    var box = element.Box with { Skew = Degrees, Width = element.Box.Width * by };
+                    var width = LeanedWidth(element, context);
+                    var box = element.Box with { Skew = Degrees, Width = width };
                     changed = changed.Then(so => Resizing.InBox(so, element, box, context));
                 }
                 return changed;
             });
 
-    /// <summary>Width of the element's upright form when it leans, at one scale for every angle.</summary>
-    private static double Lean(Element element, double degrees, EditContext context)
+    /// <summary>Width of the element's own form when its lean is changed and nothing is squeezed, mm.</summary>
+    private double LeanedWidth(Element element, EditContext context)
     {
-        var upright = element with
-        {
-            Box = element.Box with { X = 0, Y = 0, Rotation = 0, Skew = 0, IsFlipped = false },
-        };
-        var lean = new Affine(1, 0, -Math.Tan(degrees * Math.PI / 180), 1, 0, 0);
-        return Math.Max(context.Evaluator.OutlineOf(upright).Transform(lean).Bounds().Width, 1e-9);
+        var own = element with { Box = element.Box with { X = 0, Y = 0, Rotation = 0, IsFlipped = false } };
+        var upright = context.Evaluator.OutlineOf(own).Transform(BoxFit.Lean(element.Box.Skew).Inverse());
+        return upright.Transform(BoxFit.Lean(Degrees)).Bounds().Width;
     }
 }

@@ -125,10 +125,9 @@ public sealed class Evaluator
         );
     }
 
+    /// <summary>A letter is known by its own edge, so that a change of another letter leaves its stitches be.</summary>
     private static ContentHash KeyOf(ContentHash element, PartOutline part) =>
-        part.Ordinal == 0 && part.Letter is null
-            ? element
-            : ContentHash.Combine(element, ContentHash.Of(part.Ordinal, "part"));
+        part.Ordinal == 0 && part.Letter is null ? element : OutlineHash.Of(part.Outline);
 
     private Area Offset(
         Outline outline,

@@ -27,5 +27,19 @@ public readonly record struct Affine(double A, double B, double C, double D, dou
             (next.B * E) + (next.D * F) + next.F
         );
 
+    /// <summary>The map back. Not finite for a map that flattens the plane.</summary>
+    public Affine Inverse()
+    {
+        var by = 1 / ((A * D) - (B * C));
+        return new Affine(
+            D * by,
+            -B * by,
+            -C * by,
+            A * by,
+            ((C * F) - (D * E)) * by,
+            ((B * E) - (A * F)) * by
+        );
+    }
+
     public Point Apply(Point point) => new((A * point.X) + (C * point.Y) + E, (B * point.X) + (D * point.Y) + F);
 }

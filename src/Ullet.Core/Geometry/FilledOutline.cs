@@ -13,8 +13,8 @@ public enum FillRule
 /// <summary>Closed lines to an outline of shells and holes.</summary>
 public static class FilledOutline
 {
-    /// <summary>Rings that enclose less are dropped, mm².</summary>
-    private const double LeastArea = 1e-4;
+    /// <summary>Rings flatter than this enclose nothing, mm.</summary>
+    private const double Flat = 1e-6;
 
     /// <summary>The outline that closed lines enclose.</summary>
     /// <param name="contours">Closed lines in any direction, mm; they may cross themselves and each other.</param>
@@ -25,7 +25,7 @@ public static class FilledOutline
     {
         var lines = contours
             .Select(contour => new Line(contour, contour.Flatten()))
-            .Where(line => line.Ring.Points.Length > 2 && line.Encloses > LeastArea)
+            .Where(line => line.Ring.Points.Length > 2 && Math.Min(line.Box.Width, line.Box.Height) > Flat)
             .ToList();
         return lines.Count == 0 ? Outline.Empty
             : Crossings.AreFree(lines.Select(line => line.Ring)) ? Nested(lines, rule)

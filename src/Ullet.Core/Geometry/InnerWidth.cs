@@ -9,13 +9,17 @@ public sealed record InnerWidth(double Thin, double Usual)
     private const double Step = 0.6;
 
     /// <summary>Two edges face each other when their feet on the inscribed circle lie at least this far apart, degrees;
-    /// nearer ones are the two legs of a corner, which has no width.</summary>
+    /// nearer ones are the two legs of a corner, where the way straight across is taken.</summary>
     private const double Facing = 125;
 
-    /// <summary>Measures by circles inscribed at the edge (see <see cref="MedialReach"/>).</summary>
+    /// <summary>A crossing nearer than this is the edge that the measure begins at, mm.</summary>
+    private const double LeastAcross = 1e-3;
+
+    /// <summary>Measures by circles inscribed at the edge (see <see cref="MedialReach"/>), near corners straight across.</summary>
     /// <param name="regions">The form, mm.</param>
     /// <param name="most">Stretches wider than this count as this wide, mm.</param>
-    /// <returns>Null when no two edges face each other, as in a tiny or empty form.</returns>
+    /// <returns>Null for an empty form.</returns>
+    /// <remarks>Costs the square of the number of edges at worst.</remarks>
     public static InnerWidth? Of(IReadOnlyList<Region> regions, double most = 40)
     {
         var rings = regions.SelectMany(region => region.Rings).ToList();
@@ -27,14 +31,11 @@ public sealed record InnerWidth(double Thin, double Usual)
             {
                 var inward = outward * -1;
                 var (radius, stop) = reach.Of(foot, inward, most / 2);
-                if (stop is null)
-                {
-                    widths.Add(most);
-                }
-                else if (Faces(foot, stop.Value, foot + (inward * radius)))
-                {
-                    widths.Add(radius * 2);
-                }
+                widths.Add(
+                    stop is { } other && Faces(foot, other, foot + (inward * radius))
+                        ? radius * 2
+                        : Across(foot, inward, rings, most)
+                );
             }
         }
         if (widths.Count == 0)
@@ -59,6 +60,31 @@ public sealed record InnerWidth(double Thin, double Usual)
             }
             left -= length;
         }
+    }
+
+    /// <summary>The way from an edge straight through the form to the next one.</summary>
+    private static double Across(Point foot, Point inward, List<Ring> rings, double most)
+    {
+        var nearest = most;
+        foreach (var points in rings.Select(ring => ring.Points))
+        {
+            for (var i = 0; i < points.Length; i++)
+            {
+                var (a, b) = (points[i] - foot, points[(i + 1) % points.Length] - foot);
+                var (left, right) = (Point.Cross(inward, a), Point.Cross(inward, b));
+                if (left > 0 == right > 0)
+                {
+                    continue;
+                }
+                var hit = Point.Lerp(a, b, left / (left - right));
+                var along = Point.Dot(hit, inward);
+                if (along > LeastAcross && along < nearest)
+                {
+                    nearest = along;
+                }
+            }
+        }
+        return nearest;
     }
 
     private static bool Faces(Point foot, Point stop, Point centre)

@@ -18,7 +18,8 @@ public static class Retyping
         var (old, now) = (Characters.Of(before), Characters.Of(after));
         var touched = touches.ToDictionary(touch => touch.Index);
         var places = Common(old, now, [.. touched.Keys]);
-        var taken = places.Values.ToHashSet();
+        // Only touched letters need their place for themselves.
+        var taken = touched.Keys.Where(places.ContainsKey).Select(index => places[index]).ToHashSet();
         foreach (var index in touched.Keys.Where(index => !places.ContainsKey(index) && index < old.Length).Order())
         {
             var free = Enumerable

@@ -56,7 +56,7 @@ internal sealed class SvgWalk(XElement root)
 
     private readonly SvgStyles _styles = new(root);
     private readonly ImmutableArray<DrawnPath>.Builder _paths = ImmutableArray.CreateBuilder<DrawnPath>();
-    private readonly SortedDictionary<string, int> _left = new(StringComparer.Ordinal);
+    private readonly SortedDictionary<(string One, string Many), int> _left = [];
     private readonly Dictionary<string, XElement> _named = Named(root);
     private int _curves;
     private int _visits;
@@ -79,7 +79,7 @@ internal sealed class SvgWalk(XElement root)
         return new Drawing(
             _paths.ToImmutable(),
             frame.MmPerUnit,
-            [.. _left.Select(pair => $"{Counted(pair)} not imported.")]
+            [.. _left.Select(pair => $"{Counted(pair)} {(pair.Value == 1 ? "is" : "are")} not imported.")]
         );
     }
 
@@ -119,10 +119,10 @@ internal sealed class SvgWalk(XElement root)
             case "use":
                 return Use(element, map, style, depth);
             case "text":
-                _left["texts"] = _left.GetValueOrDefault("texts") + 1;
+                Leave("text", "texts");
                 return null;
             case "image" or "foreignObject":
-                _left["pictures"] = _left.GetValueOrDefault("pictures") + 1;
+                Leave("picture", "pictures");
                 return null;
             default:
                 return style.IsVisible ? Shape(element, map, style) : null;
@@ -154,7 +154,7 @@ internal sealed class SvgWalk(XElement root)
         }
         if (!_named.TryGetValue(href[1..], out var target))
         {
-            _left["uses of a part that is not there"] = _left.GetValueOrDefault("uses of a part that is not there") + 1;
+            Leave("use of a part that is not there", "uses of parts that are not there");
             return null;
         }
         map = Affine
@@ -183,8 +183,8 @@ internal sealed class SvgWalk(XElement root)
     {
         if (SvgShapes.Data(element) is not { } data)
         {
-            var name = $"parts of kind \"{Short(element.Name.LocalName)}\"";
-            _left[name] = _left.GetValueOrDefault(name) + 1;
+            var kind = Short(element.Name.LocalName);
+            Leave($"part of kind \"{kind}\"", $"parts of kind \"{kind}\"");
             return null;
         }
         if (data.Length == 0)
@@ -261,13 +261,11 @@ internal sealed class SvgWalk(XElement root)
     /// <summary>Counts what changes the look of an element and is not taken.</summary>
     private void Note(XElement element)
     {
-        foreach (
-            var (attribute, what) in new[] { ("clip-path", "clippings"), ("mask", "masks"), ("filter", "filters") }
-        )
+        foreach (var (attribute, one) in new[] { ("clip-path", "clipping"), ("mask", "mask"), ("filter", "filter") })
         {
             if ((string?)element.Attribute(attribute) is { } value && value != "none")
             {
-                _left[what] = _left.GetValueOrDefault(what) + 1;
+                Leave(one, one + "s");
             }
         }
     }
@@ -296,8 +294,10 @@ internal sealed class SvgWalk(XElement root)
         return named;
     }
 
-    private static string Counted(KeyValuePair<string, int> left) =>
-        left.Value == 1 ? $"1 of its {left.Key}" : $"{left.Value} of its {left.Key}";
+    private void Leave(string one, string many) => _left[(one, many)] = _left.GetValueOrDefault((one, many)) + 1;
+
+    private static string Counted(KeyValuePair<(string One, string Many), int> left) =>
+        left.Value == 1 ? $"1 {left.Key.One}" : $"{left.Value} {left.Key.Many}";
 
     private static string Short(string text) => text.Length > 60 ? text[..60] + "…" : text;
 }

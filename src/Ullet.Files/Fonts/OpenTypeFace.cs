@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.InteropServices;
 using HarfBuzzSharp;
 using SkiaSharp;
 using Ullet.Core.Geometry;
@@ -22,8 +23,7 @@ public sealed class OpenTypeFace : IFontFace, IDisposable
         (Id, Name, _typeface) = (id, name, typeface);
         ContentKey = ContentHash.OfBytes(bytes).Hex;
         _drawing = new SKFont(typeface, typeface.UnitsPerEm) { Hinting = SKFontHinting.None, Subpixel = true };
-        using var stream = new MemoryStream(bytes);
-        using var blob = Blob.FromStream(stream);
+        using var blob = Copied(bytes);
         _face = new Face(blob, 0) { UnitsPerEm = typeface.UnitsPerEm };
         _shaping = new Font(_face);
         _shaping.SetScale(typeface.UnitsPerEm, typeface.UnitsPerEm);
@@ -116,6 +116,20 @@ public sealed class OpenTypeFace : IFontFace, IDisposable
                     run.IsRightToLeft
                 )
             );
+        }
+    }
+
+    /// <summary>A copy of HarfBuzz's own: it reads the font's tables for as long as the face lives.</summary>
+    private static Blob Copied(byte[] bytes)
+    {
+        var pinned = GCHandle.Alloc(bytes, GCHandleType.Pinned);
+        try
+        {
+            return new Blob(pinned.AddrOfPinnedObject(), bytes.Length, MemoryMode.Duplicate);
+        }
+        finally
+        {
+            pinned.Free();
         }
     }
 

@@ -12,8 +12,8 @@ internal static class PlotPennant
         [
             new DrawnCurve(0, 0, 160, 0, 160, 0),
             new DrawnCurve(160, 0, 160, 178, 160, 178),
-            new DrawnCurve(160, 178, 80, 142, 80, 142),
-            new DrawnCurve(80, 142, 0, 178, 0, 178),
+            new DrawnCurve(160, 178, 80, 158, 80, 158),
+            new DrawnCurve(80, 158, 0, 178, 0, 178),
             new DrawnCurve(0, 178, 0, 0, 0, 0),
         ]
     );
@@ -23,7 +23,7 @@ internal static class PlotPennant
             .Piece("Pennant", Pennant, new ElementBox(0, 0, 168, 184, 0), "straw", Method.CutBeforehand, "rust", 4)
             .Words("Plot", "titan-one", 136, 0, -46, "beet", "plum", coverWidth: 3)
             .Nudge(2, 3, 8)
-            .Words("14", "chango", 84, 0, 14, "carrot", "rust", LetteringUse.OnePiece, 3)
-            .Words("Marrow Lane", "pacifico", 96, 0, 62, "beet", "slate", LetteringUse.StitchedOutline)
+            .Words("14", "chango", 84, 0, 8, "carrot", "rust", LetteringUse.OnePiece, 3)
+            .Words("Marrow Lane", "pacifico", 96, 0, 55, "beet", "slate", LetteringUse.StitchedOutline)
             .Project;
 }

@@ -84,7 +84,7 @@ internal static class ExportEndpoints
         Evaluations evaluations,
         CancellationToken cancellation,
         int size = 480,
-        PictureFrame frame = PictureFrame.Field
+        string frame = "field"
     )
     {
         if (size is < ProjectPicture.LeastSize or > ProjectPicture.MostSize)
@@ -97,10 +97,16 @@ internal static class ExportEndpoints
                 )
             );
         }
+        if (!Enum.TryParse<PictureFrame>(frame, ignoreCase: true, out var shown) || !Enum.IsDefined(shown))
+        {
+            return Problems.Of(
+                new Refusal("frame-unknown", "frame", "A picture shows the \"field\" or the \"design\".")
+            );
+        }
         return await evaluations.File(
             id,
             (evaluated, assets) =>
-                (ProjectPicture.Png(evaluated, size, frame, Photos(assets)), "image/png", FileNames.Picture(evaluated)),
+                (ProjectPicture.Png(evaluated, size, shown, Photos(assets)), "image/png", FileNames.Picture(evaluated)),
             cancellation
         );
     }

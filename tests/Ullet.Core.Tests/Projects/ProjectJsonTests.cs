@@ -58,7 +58,9 @@ public sealed class ProjectJsonTests
                 new SchemaUpgrade(1, json => With(json, "title", "second,")),
             ]
         );
-        var read = ProjectJson.Read(ProjectJson.Write(SampleProject.Empty()), upgrades);
+        var first = JsonNode.Parse(ProjectJson.Write(SampleProject.Empty()))!;
+        first["schemaVersion"] = 1;
+        var read = ProjectJson.Read(Encoding.UTF8.GetBytes(first.ToJsonString()), upgrades);
         Assert.Equal("second, third", read.Value.Title);
         Assert.Equal(3, read.Value.SchemaVersion);
     }

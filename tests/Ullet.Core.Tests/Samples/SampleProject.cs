@@ -9,7 +9,7 @@ namespace Ullet.Core.Tests.Samples;
 /// <summary>Small documents for tests.</summary>
 internal static class SampleProject
 {
-    internal static readonly EditContext Context = new(new Evaluator(new StationCache()));
+    internal static readonly EditContext Context = new(new Evaluator(new StationCache(), new BlockFonts()));
 
     internal static Project Empty(double fieldWidth = 130, double fieldHeight = 180) =>
         new()
@@ -113,5 +113,6 @@ internal static class SampleProject
         return result.Refusal!;
     }
 
-    internal static Evaluated Evaluate(Project project) => new Evaluator(new StationCache()).Evaluate(project);
+    internal static Evaluated Evaluate(Project project) =>
+        new Evaluator(new StationCache(), new BlockFonts()).Evaluate(project);
 }

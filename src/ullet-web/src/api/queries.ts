@@ -5,6 +5,7 @@ export const keys = {
   shelf: ["shelf"] as const,
   scene: (id: string) => ["scene", id] as const,
   catalogue: ["catalogue"] as const,
+  fonts: ["fonts", "list"] as const,
 };
 
 /** All projects, newest first. */
@@ -19,6 +20,11 @@ export function useScene(id: string) {
     queryFn: ({ signal }) =>
       answered(api.GET("/api/projects/{id}/scene", { params: { path: { id } }, signal })),
   });
+}
+
+/** The fonts that may be chosen. */
+export function useFonts() {
+  return useQuery({ queryKey: keys.fonts, queryFn: () => answered(api.GET("/api/fonts")) });
 }
 
 /** Hoops, shapes, methods and ranges; the same for all projects. */

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Trash2, TriangleAlert, Upload } from "lucide-react";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import {
   answered,
   api,
@@ -154,10 +154,18 @@ function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
   const { box, font, missing } = sample;
   const fits = missing.length === 0;
   const pad = Math.max(box.width, box.height) * 0.03 + 0.01;
+  const tile = useRef<HTMLLIElement>(null);
+
+  // The font in use is in sight when the fonts come up.
+  useEffect(() => {
+    if (chosen) tile.current?.scrollIntoView({ block: "nearest" });
+  }, [chosen]);
+
   return (
     <li
+      ref={tile}
       data-chosen={chosen || undefined}
-      className="relative rounded-card border border-line bg-white data-[chosen]:border-indigo data-[chosen]:ring-2 data-[chosen]:ring-indigo"
+      className="relative m-0.5 rounded-card border border-line bg-white data-[chosen]:border-indigo data-[chosen]:ring-2 data-[chosen]:ring-indigo"
     >
       <button
         type="button"

@@ -52,10 +52,10 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
             <textarea
               id="new-words"
               dir="auto"
-              rows={1}
+              rows={2}
               value={text}
               placeholder="Such as: Rowan"
-              className="block h-8 min-h-8 w-full rounded-card border border-line px-2 py-1 text-[16px]"
+              className="block w-full resize-none rounded-card border border-line px-2 py-1 text-[16px]"
               onChange={(event) => setText(event.target.value)}
             />
           </div>

@@ -1,7 +1,9 @@
 import { useState, type FormEvent } from "react";
 import { useEdits } from "../../api/edits";
 import type { Scene } from "../../api/client";
+import { useFonts } from "../../api/queries";
 import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { Section } from "../../parts/Section";
 import { withUnit } from "../../state/lengths";
@@ -82,7 +84,9 @@ function FittingLetters({
 }: Props & { measured: Measured; length: number }) {
   const edits = useEdits(projectId);
   const setTool = useView((view) => view.setTool);
+  const fonts = useFonts().data ?? [];
   const [text, setText] = useState("");
+  const [font, setFont] = useState("titan-one");
   const { from, to } = measured;
 
   const add = async (event: FormEvent) => {
@@ -96,7 +100,7 @@ function FittingLetters({
       ok = await edits.edit({
         edit: "addWords",
         text,
-        fontId: "titan-one",
+        fontId: font,
         use: "oneByOne",
         fitWidth: length,
         x: (from.x + to.x) / 2,
@@ -123,6 +127,12 @@ function FittingLetters({
             onKeyDown={(event) => event.stopPropagation()}
           />
         </div>
+        <Choice
+          label="Font"
+          value={font}
+          options={fonts.map((each) => ({ value: each.id, label: each.name }))}
+          onChosen={setFont}
+        />
         <Button type="submit" look="main">
           Set them {withUnit(length, scene.unit)} wide
         </Button>

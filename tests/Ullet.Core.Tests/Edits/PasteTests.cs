@@ -1,0 +1,78 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Projects;
+using Ullet.Core.Tests.Samples;
+
+namespace Ullet.Core.Tests.Edits;
+
+public sealed class PasteTests
+{
+    private static readonly Project From = SampleProject.Apply(
+        SampleProject.With(new LeafShape()),
+        new AddCloth
+        {
+            Name = "pond dots",
+            Colour = "#3f7287",
+            Texture = ClothTexture.Dotted,
+        },
+        new AddWords
+        {
+            Text = "Bed",
+            FontId = "block",
+            ClothId = "c2",
+        },
+        new SetCover
+        {
+            ElementId = "e3",
+            Cover = new CoverSettings { ThreadId = "cover", Width = 3 },
+        },
+        new GroupElements { ElementIds = ["e1", "e3"] }
+    );
+
+    [Fact]
+    public void Paste_IntoAnotherProject_BringsWhatItLacks_AndUsesWhatItHas()
+    {
+        var into = SampleProject.Apply(SampleProject.Empty(), SampleProject.Add(new HeartShape()));
+        var pasted = SampleProject.Apply(into, new PasteElements { Clip = Clip.Of(From, ["e1", "e3"]).Value });
+        Assert.Equal(3, pasted.Elements.Length);
+        Assert.Equal(pasted.Elements.Length, pasted.Elements.Select(element => element.Id).Distinct().Count());
+        Assert.Equal(into.Cloths.Length + 1, pasted.Cloths.Length);
+        Assert.Equal(into.Threads.Length, pasted.Threads.Length);
+        var (leaf, words) = ((Piece)pasted.Elements[1], (Words)pasted.Elements[2]);
+        Assert.Equal("beet", leaf.ClothId);
+        Assert.Equal("pond dots", pasted.FindCloth(words.ClothId)!.Name);
+        Assert.Equal("cover", words.Stages.Cover.ThreadId);
+        Assert.Equal(leaf.GroupId, words.GroupId);
+        Assert.Equal(From.Find("e3")!.Box.X + DuplicateElements.Aside, words.Box.X, 1e-9);
+        // The same sewing comes out of it.
+        Assert.Equal(
+            SampleProject.Evaluate(From).Program.StitchCount,
+            SampleProject
+                .Evaluate(SampleProject.Apply(pasted, new RemoveElements { ElementIds = [into.Elements[0].Id] }))
+                .Program.StitchCount,
+            40.0
+        );
+    }
+
+    [Fact]
+    public void Paste_OfABrokenClip_Refuses()
+    {
+        var clip = Clip.Of(From, ["e3"]).Value;
+        string Code(Clip broken) =>
+            SampleProject.Refused(SampleProject.Empty(), new PasteElements { Clip = broken }).Code;
+        Assert.Equal("clip-empty", Code(clip with { Elements = [] }));
+        Assert.Equal("cloth-unknown", Code(clip with { Cloths = [] }));
+        var words = (Words)clip.Elements[0];
+        Assert.Equal("font-unknown", Code(clip with { Elements = [words with { FontId = "gone" }] }));
+        Assert.Equal(
+            "number-out-of-range",
+            Code(clip with { Elements = [words with { Box = words.Box with { Width = double.NaN } }] })
+        );
+    }
+
+    [Fact]
+    public void Clip_OfWhatIsNotThere_SaysSo()
+    {
+        Assert.Equal("element-unknown", Clip.Of(From, ["e9"]).Refusal?.Code);
+        Assert.Equal("nothing-selected", Clip.Of(From, []).Refusal?.Code);
+    }
+}
