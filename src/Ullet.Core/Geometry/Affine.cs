@@ -31,14 +31,7 @@ public readonly record struct Affine(double A, double B, double C, double D, dou
     public Affine Inverse()
     {
         var by = 1 / ((A * D) - (B * C));
-        return new Affine(
-            D * by,
-            -B * by,
-            -C * by,
-            A * by,
-            ((C * F) - (D * E)) * by,
-            ((B * E) - (A * F)) * by
-        );
+        return new Affine(D * by, -B * by, -C * by, A * by, ((C * F) - (D * E)) * by, ((B * E) - (A * F)) * by);
     }
 
     public Point Apply(Point point) => new((A * point.X) + (C * point.Y) + E, (B * point.X) + (D * point.Y) + F);

@@ -10,6 +10,10 @@ internal static class SvgPathData
     internal static bool TryParse(string data, out List<(Contour Contour, bool IsClosed)> contours)
     {
         contours = [];
+        if (!SvgPathSyntax.IsWhole(data))
+        {
+            return false;
+        }
         using var path = SKPath.ParseSvgPathData(data);
         if (path is null)
         {

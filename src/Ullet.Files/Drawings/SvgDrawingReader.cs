@@ -217,7 +217,7 @@ internal sealed class SvgWalk(XElement root)
                     $"An outline of this drawing reaches beyond all measure ({SvgXml.Place(element)})."
                 );
             }
-            if (isClosed || (style.IsFilled && Encloses(drawn)))
+            if (isClosed || (style.IsFilled && Encloses(Closed(drawn))))
             {
                 closed.Add(Closed(drawn));
             }
@@ -243,11 +243,11 @@ internal sealed class SvgWalk(XElement root)
         return null;
     }
 
-    private static bool Encloses(Contour contour)
+    private static bool Encloses(Contour closed)
     {
-        var box = contour.Bounds();
-        return Math.Abs(contour.Flatten(Math.Max(box.Width, box.Height) / 500 + 1e-9).SignedArea)
-            > 1e-4 * (1e-9 + (box.Width * box.Height));
+        var box = closed.Bounds();
+        var area = Math.Abs(closed.Flatten((Math.Max(box.Width, box.Height) / 500) + 1e-9).SignedArea);
+        return area > 1e-4 * (1e-9 + (box.Width * box.Height));
     }
 
     private static Contour Closed(Contour contour)

@@ -8,13 +8,11 @@ using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.Fonts;
 
-/// <summary>An OpenType font: shaped by HarfBuzz, outlines by SkiaSharp.</summary>
-/// <remarks>Outlines are taken at one pixel to the font unit, where SkiaSharp's fixed-point numbers hold them exactly.</remarks>
+/// <summary>An OpenType font: shaped and drawn by HarfBuzz.</summary>
 public sealed class OpenTypeFace : IFontFace, IDisposable
 {
     private readonly Lock _gate = new();
     private readonly SKTypeface _typeface;
-    private readonly SKFont _drawing;
     private readonly Face _face;
     private readonly Font _shaping;
 
@@ -22,13 +20,13 @@ public sealed class OpenTypeFace : IFontFace, IDisposable
     {
         (Id, Name, _typeface) = (id, name, typeface);
         ContentKey = ContentHash.OfBytes(bytes).Hex;
-        _drawing = new SKFont(typeface, typeface.UnitsPerEm) { Hinting = SKFontHinting.None, Subpixel = true };
         using var blob = Copied(bytes);
         _face = new Face(blob, 0) { UnitsPerEm = typeface.UnitsPerEm };
         _shaping = new Font(_face);
         _shaping.SetScale(typeface.UnitsPerEm, typeface.UnitsPerEm);
         _shaping.SetFunctionsOpenType();
-        var metrics = _drawing.Metrics;
+        using var sized = new SKFont(typeface, typeface.UnitsPerEm);
+        var metrics = sized.Metrics;
         LineHeight = metrics.Descent - metrics.Ascent + metrics.Leading;
         CapHeight = FlatCapital() ?? (metrics.CapHeight > 0 ? metrics.CapHeight : typeface.UnitsPerEm * 0.7);
     }
@@ -60,8 +58,7 @@ public sealed class OpenTypeFace : IFontFace, IDisposable
     {
         lock (_gate)
         {
-            using var path = _drawing.GetGlyphPath((ushort)glyph);
-            return path is null ? [] : [.. SkiaPaths.Contours(path).Select(pair => pair.Contour)];
+            return GlyphDrawing.Contours(_shaping, glyph);
         }
     }
 
@@ -89,7 +86,6 @@ public sealed class OpenTypeFace : IFontFace, IDisposable
     {
         _shaping.Dispose();
         _face.Dispose();
-        _drawing.Dispose();
         _typeface.Dispose();
     }
 
@@ -155,7 +151,7 @@ public sealed class OpenTypeFace : IFontFace, IDisposable
         {
             return null;
         }
-        using var path = _drawing.GetGlyphPath(glyph);
-        return path is { IsEmpty: false } ? -path.TightBounds.Top : null;
+        var top = Contours(glyph).Aggregate(Box.Empty, (box, contour) => box.Union(contour.Bounds())).MinY;
+        return top < 0 ? -top : null;
     }
 }
