@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
@@ -18,75 +17,66 @@ internal static class EditBench
 
     internal static async Task<IReadOnlyList<Ratio>> Run()
     {
-        var data = Directory.CreateTempSubdirectory("ullet-bench-").FullName;
-        using var server = Start(data, out var address);
-        try
-        {
-            using var client = new HttpClient { BaseAddress = address };
-            var made = await Post(
-                client,
-                "/api/projects",
-                new
-                {
-                    title = "Bench",
-                    fieldWidth = 200,
-                    fieldHeight = 200,
-                }
-            );
-            var (id, head) = ((string)made["id"]!, (long)made["head"]!);
-            var star = new
+        using var server = new BenchServer();
+        using var client = new HttpClient { BaseAddress = server.Address };
+        var made = await Post(
+            client,
+            "/api/projects",
+            new
             {
-                edit = "addPiece",
-                shape = new { form = "star" },
-                box = Box(Size),
-            };
-            head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = star }))["head"]!;
-            var dense = new
-            {
-                edit = "setCover",
-                elementId = "e1",
-                cover = new { spacing = 0.3 },
-            };
-            head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = dense }))["head"]!;
-            void Widen(int i)
-            {
-                var wider = new
-                {
-                    edit = "placeElement",
-                    elementId = "e1",
-                    width = Size + (i * 0.001),
-                };
-                var body = Post(client, $"/api/projects/{id}/edits", new { head, edit = wider })
-                    .GetAwaiter()
-                    .GetResult();
-                head = (long)body["head"]!;
+                title = "Bench",
+                fieldWidth = 200,
+                fieldHeight = 200,
             }
-            var answer = Measured.Median(40, Widen);
-            var drawn = Measured.Median(
-                40,
-                i =>
-                {
-                    Widen(i + 50_000);
-                    client.GetByteArrayAsync($"/api/projects/{id}/scene").GetAwaiter().GetResult();
-                }
-            );
-            var project = Piece();
-            var count = new Evaluator(new StationCache()).Evaluate(project).Program.StitchCount;
-            var piece = Measured.Median(20, _ => new Evaluator(new StationCache()).Evaluate(project));
-            var document = Measured.Median(40, i => ReadAndSave(Path.Combine(data, "document.db"), project, i));
-            var bound = piece + (1.5 * document);
-            return
-            [
-                new Ratio($"an edit's answer, piece of {count:N0} stitches", answer, bound),
-                new Ratio("the same with the scene that follows it", drawn, 1.5 * bound),
-            ];
-        }
-        finally
+        );
+        var (id, head) = ((string)made["id"]!, (long)made["head"]!);
+        var star = new
         {
-            server.Kill();
-            await server.WaitForExitAsync();
-            Directory.Delete(data, recursive: true);
+            edit = "addPiece",
+            shape = new { form = "star" },
+            box = Box(Size),
+        };
+        head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = star }))["head"]!;
+        var dense = new
+        {
+            edit = "setCover",
+            elementId = "e1",
+            cover = new { spacing = 0.3 },
+        };
+        head = (long)(await Post(client, $"/api/projects/{id}/edits", new { head, edit = dense }))["head"]!;
+        void Widen(int i)
+        {
+            var wider = new
+            {
+                edit = "placeElement",
+                elementId = "e1",
+                width = Size + (i * 0.001),
+            };
+            var body = Post(client, $"/api/projects/{id}/edits", new { head, edit = wider }).GetAwaiter().GetResult();
+            head = (long)body["head"]!;
         }
+        var answer = Measured.Median(40, Widen);
+        var drawn = Measured.Median(
+            40,
+            i =>
+            {
+                Widen(i + 50_000);
+                client.GetByteArrayAsync($"/api/projects/{id}/scene").GetAwaiter().GetResult();
+            }
+        );
+        var project = Piece();
+        var count = new Evaluator(new StationCache()).Evaluate(project).Program.StitchCount;
+        var piece = Measured.Median(20, _ => new Evaluator(new StationCache()).Evaluate(project));
+        var document = Measured.Median(
+            40,
+            i => ReadAndSave(Path.Combine(server.DataFolder, "document.db"), project, i)
+        );
+        var bound = piece + (1.5 * document);
+        return
+        [
+            new Ratio($"an edit's answer, piece of {count:N0} stitches", answer, bound),
+            new Ratio("the same with the scene that follows it", drawn, 1.5 * bound),
+        ];
     }
 
     private static Project Piece()
@@ -138,28 +128,5 @@ internal static class EditBench
         using var answer = await client.PostAsJsonAsync(path, body);
         answer.EnsureSuccessStatusCode();
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
-    }
-
-    private static Process Start(string data, out Uri address)
-    {
-        var server = new Process
-        {
-            StartInfo = new ProcessStartInfo("dotnet")
-            {
-                ArgumentList = { typeof(BlankProject).Assembly.Location, "--port", "0", "--data", data },
-                RedirectStandardOutput = true,
-                UseShellExecute = false,
-            },
-        };
-        server.Start();
-        while (server.StandardOutput.ReadLine() is { } line)
-        {
-            if (line.StartsWith("Ullet is ready: ", StringComparison.Ordinal))
-            {
-                address = new Uri(line.Split(' ')[3]);
-                return server;
-            }
-        }
-        throw new InvalidOperationException("The server ended before it was ready.");
     }
 }

@@ -1,10 +1,15 @@
 using System.Runtime.CompilerServices;
+using System.Text.Json;
 
 namespace Ullet.Browser.Tests;
 
 /// <summary>A test with a browser; when it fails it leaves a picture in artifacts/failures.</summary>
 public abstract class BrowserTest(UlletSite site)
 {
+    private static readonly string Axe = File.ReadAllText(
+        Path.Combine(UlletSite.Root, "src/ullet-web/node_modules/axe-core/axe.min.js")
+    );
+
     private protected UlletSite Site { get; } = site;
 
     private protected void Visit(Action<Visitor> visit, [CallerMemberName] string name = "")
@@ -48,5 +53,18 @@ public abstract class BrowserTest(UlletSite site)
         visitor.Click("button", name);
         visitor.WaitForValue("Name", name);
         visitor.WaitUntilIdle();
+    }
+
+    private protected static void AssertAccessible(Visitor visitor, string room)
+    {
+        visitor.WaitUntilIdle();
+        visitor.Run(Axe);
+        var found = (string)
+            visitor.RunAsync(
+                "const done = arguments[arguments.length - 1];"
+                    + "axe.run().then(r => done(JSON.stringify(r.violations.map(v =>"
+                    + " v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));"
+            )!;
+        Assert.True(JsonSerializer.Deserialize<List<string>>(found)!.Count == 0, $"{room}: {found}");
     }
 }

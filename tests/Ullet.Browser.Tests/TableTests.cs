@@ -81,7 +81,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.Type("Across", "30");
             visitor.WaitForValue("Across", "30.0");
             visitor.DragOnWall((-62, -80), (62, 60));
-            visitor.WaitForText("2 pieces");
+            visitor.WaitForText("Centre as one");
             visitor.DragOnWall((-30, 0), (-30, 20));
             visitor.Click("button", "Star");
             visitor.WaitForValue("Name", "Star");

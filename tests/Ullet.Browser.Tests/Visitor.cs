@@ -98,6 +98,16 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    /// <summary>Types words of one or several lines and goes on.</summary>
+    internal void TypeWords(string label, string text)
+    {
+        var field = Field(label);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text);
+        field.SendKeys(Keys.Control + Keys.Enter);
+        WaitUntilIdle();
+    }
+
     /// <summary>Types into a field of a form without sending it.</summary>
     internal void Fill(string label, string text, bool last = false)
     {
@@ -173,6 +183,38 @@ internal sealed class Visitor : IDisposable
     }
 
     internal void LetGo() => new Actions(_driver).Release().Perform();
+
+    internal void DoubleClickOnWall(double x, double y)
+    {
+        var at = OnWall((x, y));
+        new Actions(_driver).MoveToLocation(at.X, at.Y).DoubleClick().Perform();
+        WaitUntilIdle();
+    }
+
+    internal void RightClickOnWall(double x, double y)
+    {
+        var at = OnWall((x, y));
+        new Actions(_driver).MoveToLocation(at.X, at.Y).ContextClick().Perform();
+        WaitUntilIdle();
+    }
+
+    /// <summary>Drags one row of the stack on to another.</summary>
+    internal void DragInStack(string name, string on)
+    {
+        IWebElement Row(string of) =>
+            _driver.FindElement(
+                By.XPath($"//section[@aria-label='Stack']//li[.//span[normalize-space(text())='{of}']]")
+            );
+        new Actions(_driver).ClickAndHold(Row(name)).MoveByOffset(0, -8).MoveToElement(Row(on)).Release().Perform();
+        WaitUntilIdle();
+    }
+
+    internal IReadOnlyList<string> Stack() =>
+        [
+            .. _driver
+                .FindElements(By.XPath("//section[@aria-label='Stack']//li//span[contains(@class,'truncate')]"))
+                .Select(row => row.Text),
+        ];
 
     internal void ClickOnWall(double x, double y)
     {
@@ -252,7 +294,7 @@ internal sealed class Visitor : IDisposable
                 var id = named.Count > 0 ? named[0].GetDomAttribute("for") : null;
                 found =
                     id is not null ? _driver.FindElement(By.Id(id))
-                    : named.Count > 0 ? named[0].FindElement(By.CssSelector("input, select"))
+                    : named.Count > 0 ? named[0].FindElement(By.CssSelector("input, select, textarea"))
                     : _driver.FindElements(By.XPath($"//*[@aria-label='{label}']")).FirstOrDefault();
                 return found is not null;
             }
@@ -274,6 +316,7 @@ internal sealed class Visitor : IDisposable
             "button" => "self::button or @role='button' or @role='radio' or @role='tab'",
             "link" => "self::a",
             "heading" => "self::h1 or self::h2 or self::h3",
+            "menu item" => "@role='menuitem'",
             _ => "self::section or self::aside or self::nav",
         };
         var quoted = name.Contains('\'', StringComparison.Ordinal) ? $"\"{name}\"" : $"'{name}'";

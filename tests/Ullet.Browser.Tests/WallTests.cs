@@ -90,7 +90,7 @@ public sealed class WallTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.WaitForText("This project");
             visitor.Press(Keys.Control, "z");
             visitor.Press(Keys.Control, "a");
-            visitor.WaitForText("2 pieces");
+            visitor.WaitForText("Centre as one");
             visitor.Press("?");
             visitor.WaitForText("Zoom at the pointer");
         });

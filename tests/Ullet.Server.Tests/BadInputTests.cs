@@ -74,7 +74,10 @@ public sealed class BadInputTests(TestServer server) : IClassFixture<TestServer>
 
     [Theory]
     [InlineData("marker.ullet", "not a zip", "project-file-foreign")]
-    [InlineData("holiday.jpg", "picture", "import-foreign")]
+    [InlineData("holiday.jpg", "picture", "picture-foreign")]
+    [InlineData("name.ttf", "font", "font-foreign")]
+    [InlineData("leaf.svg", "<svg", "drawing-broken")]
+    [InlineData("leaf.doc", "words", "import-foreign")]
     public async Task Import_OfAForeignFile_IsRefusedAndKeepsNothing(string name, string body, string code)
     {
         using var form = new MultipartFormDataContent

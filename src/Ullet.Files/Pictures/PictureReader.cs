@@ -35,8 +35,8 @@ public static class PictureReader
         {
             return No("too-large", $"This picture has {info.Width} × {info.Height} pixels; up to 40 million are read.");
         }
-        using var bitmap = SKBitmap.Decode(codec);
-        return bitmap is null
+        using var bitmap = new SKBitmap(info);
+        return codec.GetPixels(info, bitmap.GetPixels()) != SKCodecResult.Success
             ? No("broken", "This picture is damaged and can't be read.")
             : new PictureSize(info.Width, info.Height);
     }

@@ -35,7 +35,17 @@ public sealed record ImportPreview(
     DrawingPreview? Drawing,
     FontEntry? Font,
     PictureSize? Picture
-);
+)
+{
+    /// <summary>For a project: its title.</summary>
+    public string? Title { get; init; }
+
+    /// <summary>For a project: its hoop's name.</summary>
+    public string? Hoop { get; init; }
+
+    /// <summary>For a project: how many elements it has.</summary>
+    public int? Pieces { get; init; }
+}
 
 /// <summary>What a drawing would become; lengths in mm.</summary>
 /// <param name="SaysSize">True when the file gives a real length.</param>
@@ -126,7 +136,13 @@ internal static class ImportEndpoints
             return read.Refusal!;
         }
         var token = await assets.Keep("project", bytes, cancellation);
-        return new ImportPreview(token, ImportKind.Project, name, null, null, null);
+        var project = read.Value.Project;
+        return new ImportPreview(token, ImportKind.Project, name, null, null, null)
+        {
+            Title = project.Title,
+            Hoop = project.Hooping.Hoop.Name,
+            Pieces = project.Elements.Length,
+        };
     }
 
     private static async Task<Result<ImportPreview>> OfDrawing(

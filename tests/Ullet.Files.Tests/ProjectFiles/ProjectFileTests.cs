@@ -27,6 +27,24 @@ public sealed class ProjectFileTests
         Assert.Equal(ProjectFile.Export(DemoWork.Patch.Project, []), ProjectFile.Export(DemoWork.Patch.Project, []));
 
     [Fact]
+    public void Read_BringsFontsAndPictures_AndKnowsDamagedOnes()
+    {
+        byte[] font = [1, 2, 3, 4];
+        var asset = new ProjectAsset(
+            Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(font)),
+            "font",
+            font
+        );
+        var file = ProjectFile.Export(DemoWork.Patch.Project, [asset]);
+        var read = Assert.Single(ProjectFile.Read(file).Value.Assets);
+        Assert.Equal((asset.Sha256, "font"), (read.Sha256, read.Kind));
+        Assert.Equal(font, read.Bytes);
+        Assert.ThrowsAny<InvalidOperationException>(() =>
+            ProjectFile.Export(DemoWork.Patch.Project, [asset with { Bytes = [9] }])
+        );
+    }
+
+    [Fact]
     public void Read_OfForeignBytes_Refuses()
     {
         Assert.Equal("project-file-foreign", ProjectFile.Read("not a zip"u8.ToArray()).Refusal?.Code);

@@ -26,7 +26,10 @@ export function Choice({ label, labelHidden, value, options, onChosen, mark, cla
           value={value}
           className="h-full w-full min-w-0 rounded-card bg-transparent pr-1"
           onChange={(event) => onChosen(event.target.value)}
-          onKeyDown={(event) => event.stopPropagation()}
+          onKeyDown={(event) => {
+            // Arrows and letters choose; shortcuts go on to the room.
+            if (!event.ctrlKey && !event.metaKey) event.stopPropagation();
+          }}
         >
           {options.map((option) => (
             <option key={option.value} value={option.value}>

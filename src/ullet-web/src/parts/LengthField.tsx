@@ -42,7 +42,7 @@ export function LengthField({ label, value, unit, onTyped, disabled }: Props) {
         {label}
       </label>
       <div
-        className="flex items-center rounded-card border border-line bg-white focus-within:border-indigo data-[wrong]:border-madder"
+        className="flex items-center rounded-card border border-line bg-white focus-within:border-indigo focus-within:ring-1 focus-within:ring-indigo data-[wrong]:border-madder"
         data-wrong={wrong || undefined}
       >
         <input
@@ -51,13 +51,19 @@ export function LengthField({ label, value, unit, onTyped, disabled }: Props) {
           disabled={disabled}
           aria-invalid={wrong || undefined}
           inputMode="text"
-          className="h-8 w-full min-w-0 rounded-card px-2 disabled:text-muted"
+          className="h-8 w-full min-w-0 rounded-card px-2 outline-none disabled:text-muted"
           onChange={(event) => setDraft(event.target.value)}
           onFocus={(event) => event.target.select()}
           onBlur={() => void commit()}
           onKeyDown={(event) => {
-            if (event.key === "Enter") void commit();
+            if (event.key === "Enter") {
+              // Takes the number; a form around the field is not sent with it.
+              event.preventDefault();
+              void commit();
+            }
             if (event.key === "Escape") {
+              // First the number goes back to what it was, then the keys go back to the wall.
+              if (draft === null) event.currentTarget.blur();
               setDraft(null);
               setWrong(false);
             }

@@ -32,17 +32,23 @@ export function NumberField({ label, value, unit, digits = 1, onTyped }: Props) 
       <label htmlFor={id} className="block text-[13px] text-muted">
         {label}
       </label>
-      <div className="flex items-center rounded-card border border-line bg-white focus-within:border-indigo">
+      <div className="flex items-center rounded-card border border-line bg-white focus-within:border-indigo focus-within:ring-1 focus-within:ring-indigo">
         <input
           id={id}
           value={draft ?? text}
-          className="h-8 w-full min-w-0 rounded-card px-2"
+          className="h-8 w-full min-w-0 rounded-card px-2 outline-none"
           onChange={(event) => setDraft(event.target.value)}
           onFocus={(event) => event.target.select()}
           onBlur={commit}
           onKeyDown={(event) => {
-            if (event.key === "Enter") commit();
-            if (event.key === "Escape") setDraft(null);
+            if (event.key === "Enter") {
+              event.preventDefault();
+              commit();
+            }
+            if (event.key === "Escape") {
+              if (draft === null) event.currentTarget.blur();
+              setDraft(null);
+            }
             event.stopPropagation();
           }}
         />

@@ -170,7 +170,6 @@ function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
       <button
         type="button"
         aria-pressed={chosen}
-        aria-label={`${font.name}. ${verdictWords(sample, judged, unit)}`}
         disabled={!fits}
         className="block w-full px-3 pt-2 pb-1.5 text-left disabled:cursor-not-allowed"
         onClick={onChosen}
@@ -191,6 +190,7 @@ function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
         <span className="mt-1 flex items-baseline gap-2 text-[13px]">
           <span className="truncate font-medium">{font.name}</span>
           <Verdict sample={sample} judged={judged && fits} unit={unit} />
+          {judged && fits ? <span className="sr-only">{needWords(sample, unit)}</span> : null}
         </span>
       </button>
       {onRemove ? (
@@ -220,14 +220,7 @@ function Verdict({ sample, judged, unit }: { sample: FontSample; judged: boolean
   );
 }
 
-function verdictWords(sample: FontSample, judged: boolean, unit: Unit): string {
-  if (sample.missing.length > 0) return `Has no ${sample.missing.join(" ")}.`;
-  if (!judged) return "";
-  const { stroke, needed, verdict } = sample;
-  const need = `strokes ${withUnit(stroke, unit)}, this cover needs ${withUnit(needed, unit)}`;
-  return verdict === "tooThin"
-    ? `Too thin: ${need}.`
-    : verdict === "thinInPlaces"
-      ? `Thin in places: ${need}.`
-      : `Fits: ${need}.`;
+/** What the cover asks of the strokes, for those who do not see the letters. */
+function needWords({ stroke, needed }: FontSample, unit: Unit): string {
+  return `; strokes ${withUnit(stroke, unit)}, this cover needs ${withUnit(needed, unit)}`;
 }

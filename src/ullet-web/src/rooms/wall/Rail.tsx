@@ -17,6 +17,7 @@ import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import { importFile, Refused, type ImportPreview, type Scene, type ShapeSource } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
+import { mainContainer } from "../../parts/mainContainer";
 import { say } from "../../state/messages";
 import { useRuler, USUAL_PIXELS } from "../../state/ruler";
 import { useView } from "../../state/view";
@@ -151,7 +152,7 @@ function ShapeVerb({ projectId, scene }: Props) {
         <Shapes size={21} aria-hidden />
         Shape
       </Popover.Trigger>
-      <Popover.Portal>
+      <Popover.Portal container={mainContainer()}>
         <Popover.Content
           side="right"
           align="start"

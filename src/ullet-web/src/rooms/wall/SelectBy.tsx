@@ -3,6 +3,7 @@ import { Popover } from "radix-ui";
 import { useState, type ReactNode } from "react";
 import type { Element, Scene } from "../../api/client";
 import { free } from "../../canvas/hitTest";
+import { mainContainer } from "../../parts/mainContainer";
 import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
 import { useView } from "../../state/view";
 
@@ -34,7 +35,7 @@ export function SelectBy({ scene }: { scene: Scene }) {
       >
         <ListFilter size={17} aria-hidden />
       </Popover.Trigger>
-      <Popover.Portal>
+      <Popover.Portal container={mainContainer()}>
         <Popover.Content
           side="right"
           align="start"

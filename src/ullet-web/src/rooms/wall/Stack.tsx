@@ -1,11 +1,12 @@
 import { ChevronDown, ChevronUp, EyeOff, Group, Layers, Lock } from "lucide-react";
-import { useState, type KeyboardEvent, type MouseEvent } from "react";
+import type { KeyboardEvent, MouseEvent } from "react";
 import { useEdits } from "../../api/edits";
 import type { Element, Scene } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
 import { useView } from "../../state/view";
 import { SelectBy } from "./SelectBy";
+import { useCarriedRow } from "./useCarriedRow";
 
 interface Props {
   projectId: string;
@@ -16,8 +17,6 @@ interface Props {
 export function Stack({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const { selection, select, stackOpen, setStackOpen } = useView();
-  const [carried, setCarried] = useState<string | null>(null);
-  const [over, setOver] = useState<string | null>(null);
   const topFirst = [...scene.elements].reverse();
 
   const restack = (elementId: string, place: number) => {
@@ -27,15 +26,12 @@ export function Stack({ projectId, scene }: Props) {
   const move = (elementId: string, by: number) =>
     restack(elementId, scene.elements.findIndex((element) => element.id === elementId) + by);
 
-  const drop = (on: Element) => {
-    if (carried && carried !== on.id)
-      restack(
-        carried,
-        scene.elements.findIndex((element) => element.id === on.id),
-      );
-    setCarried(null);
-    setOver(null);
-  };
+  const carry = useCarriedRow((elementId, onId) =>
+    restack(
+      elementId,
+      scene.elements.findIndex((element) => element.id === onId),
+    ),
+  );
 
   const pick = (event: MouseEvent, element: Element, chosen: boolean) =>
     select(
@@ -84,27 +80,14 @@ export function Stack({ projectId, scene }: Props) {
             <li
               key={element.id}
               data-selected={chosen || undefined}
-              data-over={(over === element.id && carried !== element.id) || undefined}
-              draggable={!element.isLocked}
-              onDragStart={(event) => {
-                event.dataTransfer.effectAllowed = "move";
-                event.dataTransfer.setData("text/plain", element.name);
-                setCarried(element.id);
-              }}
-              onDragOver={(event) => {
-                if (!carried) return;
-                event.preventDefault();
-                setOver(element.id);
-              }}
-              onDrop={(event) => {
-                event.preventDefault();
-                drop(element);
-              }}
-              onDragEnd={() => {
-                setCarried(null);
-                setOver(null);
-              }}
-              className="flex items-center border-l-3 border-transparent data-[over]:border-t-2 data-[over]:border-t-marigold data-[selected]:border-l-indigo data-[selected]:bg-indigo-pale"
+              data-carried={carry.carried === element.id || undefined}
+              data-over={(carry.over === element.id && carry.carried !== element.id) || undefined}
+              data-element={element.id}
+              onPointerDown={(event) => carry.down(event, element)}
+              onPointerMove={carry.move}
+              onPointerUp={carry.up}
+              onPointerCancel={carry.cancel}
+              className="flex touch-none items-center border-l-3 border-transparent select-none data-[carried]:opacity-50 data-[over]:border-t-2 data-[over]:border-t-marigold data-[selected]:border-l-indigo data-[selected]:bg-indigo-pale"
             >
               <button
                 type="button"

@@ -1,6 +1,7 @@
 import { ContextMenu } from "radix-ui";
 import type { ReactNode } from "react";
 import type { Scene } from "../../api/client";
+import { mainContainer } from "../../parts/mainContainer";
 import { useView } from "../../state/view";
 import { useOffers, type Offer, type OfferId } from "./useOffers";
 
@@ -24,11 +25,11 @@ export function WallMenu({ projectId, scene, children }: Props) {
   const chosen = scene.elements.filter((element) => selection.includes(element.id));
   const offers = useOffers(projectId, scene, chosen);
   return (
-    <ContextMenu.Root>
+    <ContextMenu.Root modal={false}>
       <ContextMenu.Trigger asChild>
         <div className="relative min-w-0 flex-1">{children}</div>
       </ContextMenu.Trigger>
-      <ContextMenu.Portal>
+      <ContextMenu.Portal container={mainContainer()}>
         <ContextMenu.Content
           aria-label="What can be done"
           className="z-50 min-w-[236px] rounded-card border border-line bg-white p-1 shadow-lg"

@@ -208,6 +208,7 @@ export class WallView {
   /** Draws the scene afresh into pictures that can be moved about. */
   private render() {
     if (!this.drawing) return;
+    const began = performance.now();
     const moved = new Set(this.drag?.ids ?? []);
     this.sprites.begin();
     const picture = this.picture((ctx, drawing) => {
@@ -218,6 +219,7 @@ export class WallView {
       ? this.picture((ctx, drawing) => this.paintElements(ctx, drawing, (element) => moved.has(element.id)))
       : null;
     this.still = { picture, camera: this.camera, moving };
+    performance.measure("wall-drawn", { start: began });
   }
 
   private paintElements(

@@ -43,6 +43,8 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         !leaves(event, scene)
       ) {
         select([nextOf(scene, selection[0], event.shiftKey)]);
+      } else if (event.key === "ContextMenu" || (event.key === "F10" && event.shiftKey)) {
+        openMenu();
       } else if (event.key === "Escape") {
         if (wallEvents.letGo()) return;
         if (tool === "measure") setTool("select");
@@ -70,6 +72,15 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
   }, [projectId, scene, edits, offers]);
 }
 
+/** Opens the menu of the selection in the middle of the wall, where no pointer says where. */
+function openMenu() {
+  const wall = document.querySelector("[role=application]");
+  const box = wall?.getBoundingClientRect();
+  if (!wall || !box) return;
+  const place = { clientX: box.x + box.width / 2, clientY: box.y + box.height / 3 };
+  wall.dispatchEvent(new MouseEvent("contextmenu", { bubbles: true, cancelable: true, ...place }));
+}
+
 function offerOf(key: string, shift: boolean): OfferId | null {
   const known: Record<string, OfferId> = {
     c: "copy",
@@ -92,10 +103,12 @@ function nudge(scene: Scene, selection: string[], letter: number | null, x: numb
 }
 
 function typing(event: KeyboardEvent): boolean {
-  return (
-    event.target instanceof HTMLElement &&
-    event.target.closest("input, select, textarea, [role=dialog]") !== null
-  );
+  if (!(event.target instanceof HTMLElement)) return false;
+  if (event.target.closest("[role=dialog], [role=menu], textarea")) return true;
+  // A list and a box to tick take plain keys, but no shortcuts.
+  const shortcut = event.ctrlKey || event.metaKey;
+  const field = event.target.closest<HTMLInputElement>("input, select");
+  return field !== null && !(shortcut && (field.tagName === "SELECT" || field.type === "checkbox"));
 }
 
 function inSlider(event: KeyboardEvent): boolean {

@@ -1,0 +1,174 @@
+using System.Globalization;
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using OpenQA.Selenium.Chrome;
+using Ullet.Core.Projects;
+using Ullet.Files.ProjectFiles;
+using Ullet.Server.Documents;
+
+namespace Ullet.Bench;
+
+/// <summary>Frames of the wall in a browser: panning and dragging over much stitching against a blank wall.</summary>
+internal static class UiBench
+{
+    private const int Stitches = 100_000;
+
+    /// <summary>Panning may take this much longer than over a blank wall.</summary>
+    private const double Bound = 1.5;
+
+    private const int Moves = 240;
+
+    internal static async Task<bool> Run()
+    {
+        var web = Path.GetFullPath("src/ullet-web/dist");
+        using var server = new BenchServer("--web", web);
+        using var client = new HttpClient { BaseAddress = server.Address };
+        using var driver = Browser();
+        var blank = await Import(client, BlankProject.Make("Blank", 240, 360).Value);
+        var full = await Import(client, EngineBench.Grown(Stitches));
+        var hundred = await Import(client, Hundred());
+
+        Open(driver, server.Address, blank);
+        var base_ = Pan(driver);
+        Open(driver, server.Address, full);
+        var (render, elements, stitches) = Drawn(driver, await Scene(client, full));
+        var pan = Pan(driver);
+        Open(driver, server.Address, hundred);
+        var drag = Drag(driver);
+        Console.WriteLine(
+            $"drawing the whole wall of {stitches:N0} stitches on {elements} elements takes {render:0} ms: "
+                + $"{render / elements:0.00} ms for an element, {render * 1000 / stitches:0.00} µs for a stitch"
+        );
+        var panning = new Ratio($"a frame while panning {stitches:N0} stitches", pan.Median, Bound * base_.Median);
+        var dragging = new Ratio("a frame while dragging one of 100 elements", drag.Median, Bound * base_.Median);
+        Console.WriteLine(panning);
+        Console.WriteLine(dragging);
+        Console.WriteLine(
+            $"longest frame: blank {base_.Worst:0} ms, panning {pan.Worst:0} ms, dragging {drag.Worst:0} ms"
+        );
+        return panning.Holds && dragging.Holds;
+    }
+
+    /// <summary>A hundred small pieces, each with its stages.</summary>
+    private static Project Hundred()
+    {
+        var context = new Core.Edits.EditContext(new Core.Evaluation.Evaluator(new Core.Pipeline.StationCache()));
+        var project = BlankProject.Make("Hundred", 240, 360).Value;
+        for (var i = 0; i < 100; i++)
+        {
+            var add = new Core.Edits.AddPiece
+            {
+                Shape = new HeartShape(),
+                Box = new ElementBox((i % 10 * 23) - 104, (i / 10 * 34) - 153, 20, 22, 0),
+            };
+            project = add.Apply(project, context).Value;
+        }
+        return project;
+    }
+
+    private static async Task<string> Import(HttpClient client, Project project)
+    {
+        using var file = new ByteArrayContent(ProjectFile.Export(project, []));
+        file.Headers.ContentType = new MediaTypeHeaderValue("application/zip");
+        using var form = new MultipartFormDataContent { { file, "file", "bench.ullet" } };
+        using var preview = await client.PostAsync("/api/import", form);
+        var token = (string)JsonNode.Parse(await preview.Content.ReadAsStringAsync())!["token"]!;
+        using var made = await client.PostAsJsonAsync("/api/projects", new { importToken = token });
+        return (string)JsonNode.Parse(await made.Content.ReadAsStringAsync())!["id"]!;
+    }
+
+    private static async Task<JsonNode> Scene(HttpClient client, string id) =>
+        (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{id}/scene"))!;
+
+    private static ChromeDriver Browser()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run");
+        var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = 1280,
+                ["height"] = 800,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = false,
+            }
+        );
+        return driver;
+    }
+
+    private static void Open(ChromeDriver driver, Uri address, string id)
+    {
+        driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromMinutes(2);
+        driver.Navigate().GoToUrl(new Uri(address, $"/p/{id}/wall"));
+        driver.ExecuteAsyncScript(
+            """
+            const done = arguments[arguments.length - 1];
+            const look = () => document.querySelector('[role=application][data-state=idle]') ? done() : requestAnimationFrame(look);
+            look();
+            """
+        );
+    }
+
+    /// <summary>How long the wall took to be drawn whole, from the marks that it leaves.</summary>
+    private static (double Render, int Elements, int Stitches) Drawn(ChromeDriver driver, JsonNode scene)
+    {
+        var longest = Convert.ToDouble(
+            driver.ExecuteScript(
+                "return Math.max(...performance.getEntriesByName('wall-drawn').map(m => m.duration));"
+            ),
+            CultureInfo.InvariantCulture
+        );
+        return (longest, scene["elements"]!.AsArray().Count, (int)scene["stitchCount"]!);
+    }
+
+    private static (double Median, double Worst) Pan(ChromeDriver driver) => Frames(driver, "middle", 640, 400, 3);
+
+    private static (double Median, double Worst) Drag(ChromeDriver driver)
+    {
+        // On the first heart of the middle row.
+        return Frames(driver, "left", 615, 352, 0);
+    }
+
+    /// <summary>Moves the mouse with a button down and gives the times between frames, ms.</summary>
+    private static (double Median, double Worst) Frames(ChromeDriver driver, string button, int x, int y, int warmUp)
+    {
+        void Mouse(string type, double atX, double atY) =>
+            driver.ExecuteCdpCommand(
+                "Input.dispatchMouseEvent",
+                new Dictionary<string, object?>
+                {
+                    ["type"] = type,
+                    ["x"] = atX,
+                    ["y"] = atY,
+                    ["button"] = button,
+                    ["buttons"] = button == "left" ? 1 : 4,
+                    ["clickCount"] = 1,
+                }
+            );
+        Mouse("mousePressed", x, y);
+        for (var i = 0; i < warmUp; i++)
+        {
+            Mouse("mouseMoved", x + i, y);
+        }
+        driver.ExecuteScript(
+            """
+            window.frames_ = []; let last = performance.now(); window.counting = true;
+            const count = (now) => { window.frames_.push(now - last); last = now; if (window.counting) requestAnimationFrame(count); };
+            requestAnimationFrame(count);
+            """
+        );
+        for (var i = 0; i < Moves; i++)
+        {
+            Mouse("mouseMoved", x + (60 * Math.Sin(i / 12.0)), y + (60 * Math.Cos(i / 15.0)));
+        }
+        var frames = ((IEnumerable<object>)driver.ExecuteScript("window.counting = false; return window.frames_.slice(1);")!)
+            .Select(frame => Convert.ToDouble(frame, CultureInfo.InvariantCulture))
+            .Order()
+            .ToList();
+        Mouse("mouseReleased", x, y);
+        return (frames[frames.Count / 2], frames[^1]);
+    }
+}
