@@ -164,7 +164,9 @@ internal static class UiBench
         {
             Mouse("mouseMoved", x + (60 * Math.Sin(i / 12.0)), y + (60 * Math.Cos(i / 15.0)));
         }
-        var frames = ((IEnumerable<object>)driver.ExecuteScript("window.counting = false; return window.frames_.slice(1);")!)
+        var frames = (
+            (IEnumerable<object>)driver.ExecuteScript("window.counting = false; return window.frames_.slice(1);")!
+        )
             .Select(frame => Convert.ToDouble(frame, CultureInfo.InvariantCulture))
             .Order()
             .ToList();

@@ -30,6 +30,24 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             Keep(visitor, "rehearsal-stop");
             visitor.Click("link", "Packet");
             Keep(visitor, "packet");
+            visitor.GoTo("/");
+            visitor.Click("link", "Plot 14 pennant");
+            visitor.WaitForText("Run strip");
+            visitor.Click("button", "Plot");
+            visitor.Click("button", "Letters", last: true);
+            visitor.Click("button", "Letter o");
+            Keep(visitor, "wall-letters");
+            visitor.Click("button", "Letters");
+            visitor.Fill("Words to set", "Rowan");
+            visitor.WaitForText("too thin");
+            Keep(visitor, "font-chooser");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
+            visitor.Click("button", "Mock-up");
+            Keep(visitor, "mock-up");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
+            visitor.ChooseFile("Drawing file", Path.Combine(UlletSite.Root, "assets/demo/watering-can.svg"));
+            visitor.WaitForText("True size on the wall");
+            Keep(visitor, "import-preview");
         });
 
     private void Keep(Visitor visitor, string name)

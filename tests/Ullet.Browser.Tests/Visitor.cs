@@ -334,7 +334,11 @@ internal sealed class Visitor : IDisposable
 
     private void Wait(string what, Func<bool> condition)
     {
-        var wait = new WebDriverWait(_driver, Patience) { Message = $"Waited in vain for {what}." };
+        var wait = new WebDriverWait(_driver, Patience)
+        {
+            Message = $"Waited in vain for {what}.",
+            PollingInterval = TimeSpan.FromMilliseconds(40),
+        };
         wait.IgnoreExceptionTypes(
             typeof(StaleElementReferenceException),
             typeof(NoSuchElementException),

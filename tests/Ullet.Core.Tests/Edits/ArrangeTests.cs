@@ -98,6 +98,39 @@ public sealed class ArrangeTests
     }
 
     [Fact]
+    public void Distribute_OverTheHoop_EndsWithTheCoversAtItsEdges()
+    {
+        var wish = new DistributeElements
+        {
+            ElementIds = ["e1", "e2", "e3"],
+            Direction = Direction.Across,
+            To = AlignTo.Hoop,
+        };
+        var evaluated = SampleProject.Evaluate(Apply(wish));
+        var boxes = evaluated.Project.Elements.Select(element => evaluated.StitchedBounds(element.Id)).ToList();
+        Assert.Equal(-65, boxes[0].MinX, 0.1);
+        Assert.Equal(65, boxes[2].MaxX, 0.1);
+        Assert.Equal(boxes[1].MinX - boxes[0].MaxX, boxes[2].MinX - boxes[1].MaxX, 0.2);
+    }
+
+    [Fact]
+    public void Distribute_RoundAKeyElement_LeavesItWhereItIs()
+    {
+        var wish = new DistributeElements
+        {
+            ElementIds = ["e1", "e2", "e3"],
+            Direction = Direction.Across,
+            Gap = 7,
+            To = AlignTo.Key,
+            KeyElementId = "e2",
+        };
+        var boxes = Boxes(Apply(wish));
+        Assert.Equal(0, boxes[1].Centre.X, 1e-6);
+        Assert.Equal(7, boxes[1].MinX - boxes[0].MaxX, 1e-6);
+        Assert.Equal(7, boxes[2].MinX - boxes[1].MaxX, 1e-6);
+    }
+
+    [Fact]
     public void Centre_AsOne_KeepsPlaces_EachOnItsOwn_DoesNot()
     {
         var asOne = Boxes(Apply(new CentreElements { ElementIds = ["e1", "e2", "e3"] }));

@@ -77,6 +77,43 @@ public sealed class EvaluatorTests
         );
     }
 
+    [Fact]
+    public void Summary_TellsOfWordsLinesAndTheirState()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.Empty(),
+            new AddWords
+            {
+                Text = "Bed\n4",
+                FontId = "block",
+                CapHeight = 20,
+                Method = Method.CutBeforehand,
+            },
+            new AddWords
+            {
+                Text = "Row",
+                FontId = "block",
+                CapHeight = 10,
+                Y = 60,
+                Use = LetteringUse.StitchedOutline,
+            },
+            new LockElements { ElementIds = ["e1"], Locked = true },
+            new HideElements { ElementIds = ["e2"], Hidden = true }
+        );
+        var words = DrawingSummary.Of(SampleProject.Evaluate(project));
+        Assert.Contains(
+            "2 elements, from the bottom of the stack. Bed 4: the words “Bed 4” in beet cotton",
+            words,
+            StringComparison.Ordinal
+        );
+        Assert.Contains("in the middle, cut beforehand, letter by letter, locked.", words, StringComparison.Ordinal);
+        Assert.Contains(
+            "60 mm below the middle, stitched along its edges, hidden on the wall.",
+            words,
+            StringComparison.Ordinal
+        );
+    }
+
     private static Project TenPieces()
     {
         var project = SampleProject.Empty();

@@ -18,6 +18,17 @@ public sealed class ChecksTests
     }
 
     [Fact]
+    public void WordsWhoseFontIsGone_AreNeitherSewnNorSilentlyLost()
+    {
+        var project = SampleProject.Apply(SampleProject.Empty(), new AddWords { Text = "Bean", FontId = "block" });
+        var elsewhere = new Ullet.Core.Evaluation.Evaluator(new Ullet.Core.Pipeline.StationCache()).Evaluate(project);
+        var finding = Assert.Single(elsewhere.Findings, finding => finding.Code == "font-missing");
+        Assert.Equal((FindingLevel.Stop, "e1"), (finding.Level, finding.ElementId));
+        Assert.Equal(0, elsewhere.Program.StitchCount);
+        Assert.Empty(Of(project, "font-missing"));
+    }
+
+    [Fact]
     public void Fit_OfADesignThatWouldFit_OffersToMoveIt()
     {
         var project = SampleProject.Apply(

@@ -42,6 +42,25 @@ public sealed class ProjectJsonTests
     }
 
     [Fact]
+    public void Read_OfTheGoldenFileOfSchema2_StillWorks()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-2.json"));
+        var project = ProjectJson.Read(golden).Value;
+        var words = Assert.IsType<Words>(project.Elements[0]);
+        Assert.Equal(("Bed\n4", "block", LetteringUse.OnePiece), (words.Text, words.FontId, words.Use));
+        Assert.Equal(new LetterTouch(2) { Y = 0.1, Scale = 1.2 }, Assert.Single(words.Touches));
+        Assert.Equal(12, words.Box.Skew);
+        var line = Assert.IsType<StitchedLine>(project.Elements[1]);
+        Assert.Equal((LineKind.Bean, "g4", true), (line.Stitching.Kind, line.GroupId, line.IsLocked));
+        Assert.Equal(new ClothSwatch("aa11", 80), project.Cloths[2].Swatch);
+        // Nothing of the file is lost when it is written again.
+        Assert.Equal(
+            JsonNode.Parse(golden)!.ToJsonString(),
+            JsonNode.Parse(ProjectJson.Write(project))!.ToJsonString()
+        );
+    }
+
+    [Fact]
     public void Read_OfANewerSchema_RefusesWithASentence()
     {
         var refusal = ProjectJson.Read(Changed(json => json["schemaVersion"] = 99)).Refusal;

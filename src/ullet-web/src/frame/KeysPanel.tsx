@@ -20,6 +20,8 @@ const KEYS = [
   ["+ · −", "Zoom in · out"],
   ["Shift while scaling", "Free the proportions when locked, lock them when free"],
   ["Alt while dragging", "Past the guides; turning: freely instead of in steps of 15°"],
+  ["Shift+Enter in the stack", "Add to what is selected, or take from it"],
+  ["Alt+↑ · Alt+↓ in the stack", "Up · down the stack"],
   ["Escape", "Let go, then select nothing"],
   ["?", "These keys"],
 ] as const;

@@ -44,7 +44,11 @@ export function ProjectCard({ item }: { item: ShelfItem }) {
       <div className="flex items-center pr-2 pb-2 pl-4 text-[14px] text-muted">
         <span className="mr-auto">
           {item.hoop} mm ·{" "}
-          {item.pieces === 0 ? "no pieces yet" : item.pieces === 1 ? "1 piece" : `${item.pieces} pieces`}
+          {item.pieces === 0
+            ? "nothing in it yet"
+            : item.pieces === 1
+              ? "1 element"
+              : `${item.pieces} elements`}
         </span>
         <IconButton
           label={`Copy ${item.title}`}

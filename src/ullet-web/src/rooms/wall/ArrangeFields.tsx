@@ -90,18 +90,47 @@ export function ArrangeFields({ projectId, scene, chosen }: Props) {
           </Button>
         ) : null}
       </div>
-      {several ? <Spacing projectId={projectId} scene={scene} ids={ids} /> : null}
+      {several ? (
+        <Spacing
+          projectId={projectId}
+          scene={scene}
+          ids={ids}
+          to={key ? "key" : to === "hoop" ? "hoop" : "selection"}
+          keyElementId={key?.id ?? null}
+        />
+      ) : null}
       {key ? <Matching projectId={projectId} ids={ids} keyElement={key} /> : null}
     </>
   );
 }
 
-function Spacing({ projectId, scene, ids }: { projectId: string; scene: Scene; ids: string[] }) {
+interface SpacingProps {
+  projectId: string;
+  scene: Scene;
+  ids: string[];
+  to: "selection" | "hoop" | "key";
+  keyElementId: string | null;
+}
+
+const EVENLY = {
+  selection: "Even gaps between the outermost",
+  hoop: "Even gaps from edge to edge of the hoop",
+  key: "Even gaps round the one that stays",
+};
+
+function Spacing({ projectId, scene, ids, to, keyElementId }: SpacingProps) {
   const edits = useEdits(projectId);
   const [gap, setGap] = useState(10);
   const [own, setOwn] = useState(false);
   const space = (direction: "across" | "down") =>
-    void edits.edit({ edit: "distributeElements", elementIds: ids, direction, gap: own ? gap : null });
+    void edits.edit({
+      edit: "distributeElements",
+      elementIds: ids,
+      direction,
+      gap: own ? gap : null,
+      to,
+      keyElementId,
+    });
   return (
     <div className="grid grid-cols-[1fr_auto_auto] items-end gap-1.5">
       <div>
@@ -117,7 +146,7 @@ function Spacing({ projectId, scene, ids }: { projectId: string; scene: Scene; i
         {own ? (
           <LengthField label="Gap" value={gap} unit={scene.unit} onTyped={setGap} />
         ) : (
-          <p className="text-[13px] text-muted">Even gaps between the outermost</p>
+          <p className="text-[13px] text-muted">{EVENLY[to]}</p>
         )}
       </div>
       <IconButton label="Space evenly across" onClick={() => space("across")}>

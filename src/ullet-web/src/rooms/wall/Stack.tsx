@@ -43,6 +43,12 @@ export function Stack({ projectId, scene }: Props) {
     );
 
   const onKey = (event: KeyboardEvent, element: Element) => {
+    if (event.shiftKey && (event.key === "Enter" || event.key === " ")) {
+      event.preventDefault();
+      const chosen = selection.includes(element.id);
+      select(chosen ? selection.filter((id) => id !== element.id) : [...selection, element.id]);
+      return;
+    }
     if (!event.altKey || (event.key !== "ArrowUp" && event.key !== "ArrowDown")) return;
     event.preventDefault();
     event.stopPropagation();
