@@ -14,12 +14,14 @@ public sealed record DrawingWish(double MmPerUnit, FillRule? Crossing = null, bo
 /// <param name="Pieces">Each with its holes, in the drawing's order.</param>
 /// <param name="Lines">What does not close.</param>
 /// <param name="Crossing">How many of its paths cross themselves.</param>
+/// <param name="Tangled">How many paths were left out for crossing themselves beyond all use.</param>
 /// <param name="TooSmall">How many pieces and lines were left out for being under <see cref="DrawingSorter.LeastSize"/>.</param>
 public sealed record SortedDrawing(
     ImmutableArray<(string? Name, OutlinePart Outline)> Pieces,
     ImmutableArray<(string? Name, OpenPath Path)> Lines,
     int Crossing,
-    int TooSmall
+    int TooSmall,
+    int Tangled
 )
 {
     public Box Bounds() =>
@@ -40,11 +42,19 @@ public static class DrawingSorter
         var scale = Affine.Scale(wish.MmPerUnit, wish.MmPerUnit);
         var pieces = new List<(string? Name, OutlinePart Outline, bool IsFilled)>();
         var lines = ImmutableArray.CreateBuilder<(string? Name, OpenPath Path)>();
-        var (crossing, small) = (0, 0);
+        var (crossing, small, tangled) = (0, 0, 0);
         foreach (var path in drawing.Paths)
         {
             ImmutableArray<Contour> closed = [.. path.Closed.Select(contour => contour.Transform(scale))];
-            crossing += Crosses(closed) ? 1 : 0;
+            if (Crosses(closed))
+            {
+                crossing++;
+                if (FilledOutline.IsTangle(closed))
+                {
+                    tangled++;
+                    continue;
+                }
+            }
             foreach (var part in OutlineOf(closed, path, wish).Parts)
             {
                 var box = part.Shell.Bounds();
@@ -67,7 +77,7 @@ public static class DrawingSorter
             }
         }
         var nested = wish.InnerAreHoles ? Nested(pieces) : [.. pieces.Select(piece => (piece.Name, piece.Outline))];
-        return new SortedDrawing(nested, lines.ToImmutable(), crossing, small);
+        return new SortedDrawing(nested, lines.ToImmutable(), crossing, small, tangled);
     }
 
     /// <summary>What one path's closed lines enclose.</summary>
@@ -86,6 +96,7 @@ public static class DrawingSorter
     )
     {
         var regions = pieces.Select(piece => piece.Outline.Flatten()).ToList();
+        var boxes = regions.Select(region => region.Bounds()).ToList();
         var around = pieces
             .Select(
                 (piece, i) =>
@@ -93,7 +104,12 @@ public static class DrawingSorter
                         ? []
                         : Enumerable
                             .Range(0, pieces.Count)
-                            .Where(j => j != i && !pieces[j].IsFilled && IsWithin(regions[i], regions[j]))
+                            .Where(j =>
+                                j != i
+                                && !pieces[j].IsFilled
+                                && boxes[j].Contains(boxes[i])
+                                && IsWithin(regions[i], regions[j])
+                            )
                             .ToList()
             )
             .ToList();
@@ -125,6 +141,7 @@ public static class DrawingSorter
     }
 
     private static bool IsWithin(Region inner, Region outer) =>
-        outer.Bounds().Contains(inner.Bounds())
-        && RegionOverlay.Difference([inner with { Holes = [] }], [outer]).Sum(region => region.Area) < 1e-3;
+        inner.Shell.Points.All(place =>
+            outer.Shell.Winding(place) != 0 && outer.Holes.All(hole => hole.Winding(place) == 0)
+        ) && Crossings.AreFree([inner.Shell, .. outer.Rings]);
 }

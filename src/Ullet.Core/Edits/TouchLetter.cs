@@ -17,6 +17,12 @@ public sealed record TouchLetter : WordsEdit
     /// <summary>How far below its own place, mm.</summary>
     public double? Y { get; init; }
 
+    /// <summary>Further to the right than it is now, mm: what a key or a hand does.</summary>
+    public double? ByX { get; init; }
+
+    /// <summary>Further down than it is now, mm.</summary>
+    public double? ByY { get; init; }
+
     /// <summary>Degrees clockwise.</summary>
     public double? Turn { get; init; }
 
@@ -64,8 +70,8 @@ public sealed record TouchLetter : WordsEdit
             ? new LetterTouch(Index)
             : old with
             {
-                X = X / height ?? old.X,
-                Y = Y / height ?? old.Y,
+                X = (X / height ?? old.X) + ((ByX ?? 0) / height),
+                Y = (Y / height ?? old.Y) + ((ByY ?? 0) / height),
                 Turn = Turn ?? old.Turn,
                 Scale = Scale ?? old.Scale,
                 GapAfter = GapAfter / height ?? old.GapAfter,

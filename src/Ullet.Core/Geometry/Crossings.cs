@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using NetTopologySuite.Algorithm;
+using NetTopologySuite.Noding;
 using NetTopologySuite.Operation.Polygonize;
 using NetTopologySuite.Operation.Union;
 using NetTopologySuite.Operation.Valid;
@@ -13,6 +15,18 @@ internal static class Crossings
         new IsSimpleOp(
             PlaneGeometry.Factory.CreateMultiLineString([.. rings.Select(PlaneGeometry.LinearRing)])
         ).IsSimple();
+
+    /// <summary>True when edges cross more often than a number of times; counting stops there.</summary>
+    internal static bool AreMoreThan(int most, IEnumerable<Ring> rings)
+    {
+        var count = new Count(most);
+        new MCIndexNoder(count).ComputeNodes([
+            .. rings.Select(ring =>
+                (ISegmentString)new BasicSegmentString(PlaneGeometry.LinearRing(ring).Coordinates, null)
+            ),
+        ]);
+        return count.IsDone;
+    }
 
     /// <summary>The faces that a judge takes for filled, joined where they share an edge.</summary>
     /// <param name="rings">Rings in any direction, mm.</param>
@@ -31,6 +45,30 @@ internal static class Crossings
             })
             .ToList();
         return filled.Count == 0 ? [] : PlaneGeometry.ToRegions(UnaryUnionOp.Union(filled, PlaneGeometry.Factory));
+    }
+
+    /// <summary>Counts edges that cross in their inside.</summary>
+    private sealed class Count(int most) : ISegmentIntersector
+    {
+        private readonly RobustLineIntersector _lines = new();
+        private int _found;
+
+        public bool IsDone => _found > most;
+
+        public void ProcessIntersections(ISegmentString e0, int segIndex0, ISegmentString e1, int segIndex1)
+        {
+            if (e0 == e1 && segIndex0 == segIndex1)
+            {
+                return;
+            }
+            _lines.ComputeIntersection(
+                e0.Coordinates[segIndex0],
+                e0.Coordinates[segIndex0 + 1],
+                e1.Coordinates[segIndex1],
+                e1.Coordinates[segIndex1 + 1]
+            );
+            _found += _lines.HasIntersection && _lines.IsProper ? 1 : 0;
+        }
     }
 
     private static NetTopologySuite.Geometries.Geometry LineOf(Ring ring) =>

@@ -16,11 +16,15 @@ public static class FilledOutline
     /// <summary>Rings flatter than this enclose nothing, mm.</summary>
     private const double Flat = 1e-6;
 
+    /// <summary>Lines that cross each other more often than this are a tangle that nobody cuts or sews.</summary>
+    public const int MostCrossings = 5_000;
+
     /// <summary>The outline that closed lines enclose.</summary>
     /// <param name="contours">Closed lines in any direction, mm; they may cross themselves and each other.</param>
     /// <param name="rule">What counts as inside.</param>
     /// <returns>Lines that meet no other keep their own curves. Where lines cross, the edge of what they enclose is fitted
-    /// anew within <see cref="Tolerance.Fit"/>. Empty when nothing is enclosed.</returns>
+    /// anew within <see cref="Tolerance.Fit"/>. Empty when nothing is enclosed, and for a tangle
+    /// (<see cref="IsTangle"/>).</returns>
     public static Outline Of(IEnumerable<Contour> contours, FillRule rule)
     {
         var lines = contours
@@ -29,8 +33,16 @@ public static class FilledOutline
             .ToList();
         return lines.Count == 0 ? Outline.Empty
             : Crossings.AreFree(lines.Select(line => line.Ring)) ? Nested(lines, rule)
+            : Crossings.AreMoreThan(MostCrossings, lines.Select(line => line.Ring)) ? Outline.Empty
             : Fitted(lines, rule);
     }
+
+    /// <summary>True for lines that cross themselves and each other more than <see cref="MostCrossings"/> times.</summary>
+    public static bool IsTangle(IEnumerable<Contour> contours) =>
+        Crossings.AreMoreThan(
+            MostCrossings,
+            contours.Select(contour => contour.Flatten()).Where(ring => ring.Points.Length > 2)
+        );
 
     /// <summary>Outlines laid over each other, as one: parts that overlap are joined, others keep their curves.</summary>
     public static Outline Joined(IReadOnlyList<Outline> outlines)
@@ -84,7 +96,7 @@ public static class FilledOutline
     {
         var regions = Crossings.Faces(
             [.. lines.Select(line => line.Ring)],
-            place => IsFilled(lines.Sum(line => line.Box.Contains(place) ? WindingOf(place, line.Ring) : 0), rule)
+            place => IsFilled(lines.Sum(line => line.Box.Contains(place) ? line.Ring.Winding(place) : 0), rule)
         );
         return new Outline([
             .. regions.Select(region => new OutlinePart(
@@ -109,29 +121,7 @@ public static class FilledOutline
     private static bool IsFilled(int winding, FillRule rule) =>
         rule == FillRule.NonZero ? winding != 0 : winding % 2 != 0;
 
-    private static bool IsInside(Point place, Ring ring) => WindingOf(place, ring) != 0;
-
-    /// <summary>How often a ring goes round a place, clockwise on screen counted up.</summary>
-    /// <remarks>D. Sunday, "Inclusion of a point in a polygon", 2001.</remarks>
-    private static int WindingOf(Point place, Ring ring)
-    {
-        var winding = 0;
-        var points = ring.Points;
-        for (var i = 0; i < points.Length; i++)
-        {
-            var (a, b) = (points[i], points[(i + 1) % points.Length]);
-            var side = Point.Cross(b - a, place - a);
-            if (a.Y <= place.Y && b.Y > place.Y && side > 0)
-            {
-                winding++;
-            }
-            else if (a.Y > place.Y && b.Y <= place.Y && side < 0)
-            {
-                winding--;
-            }
-        }
-        return winding;
-    }
+    private static bool IsInside(Point place, Ring ring) => ring.Winding(place) != 0;
 
     private sealed record Line(Contour Contour, Ring Ring)
     {

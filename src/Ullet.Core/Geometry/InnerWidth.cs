@@ -19,15 +19,15 @@ public sealed record InnerWidth(double Thin, double Usual)
     /// <param name="regions">The form, mm.</param>
     /// <param name="most">Stretches wider than this count as this wide, mm.</param>
     /// <returns>Null for an empty form.</returns>
-    /// <remarks>Costs the square of the number of edges at worst.</remarks>
+    /// <remarks>Costs the square of a region's number of edges at worst.</remarks>
     public static InnerWidth? Of(IReadOnlyList<Region> regions, double most = 40)
     {
-        var rings = regions.SelectMany(region => region.Rings).ToList();
-        var reach = new MedialReach(new SegmentIndex(rings, Math.Max(2, most / 8)));
         var widths = new List<double>();
-        foreach (var ring in rings.Where(ring => ring.Points.Length > 2))
+        foreach (var region in regions)
         {
-            foreach (var (foot, outward) in Feet(ring))
+            var rings = region.Rings.Where(ring => ring.Points.Length > 2).ToList();
+            var reach = new MedialReach(new SegmentIndex(rings, Math.Max(2, most / 8)));
+            foreach (var (foot, outward) in rings.SelectMany(Feet))
             {
                 var inward = outward * -1;
                 var (radius, stop) = reach.Of(foot, inward, most / 2);

@@ -61,6 +61,28 @@ public sealed record Ring(ImmutableArray<Point> Points)
     public ImmutableArray<int> Corners() =>
         [.. Enumerable.Range(0, Points.Length).Where(i => Math.Abs(TurnAt(i)) > Tolerance.CornerTurn)];
 
+    /// <summary>How often the ring goes round a place, clockwise on screen counted up.</summary>
+    /// <remarks>D. Sunday, "Inclusion of a point in a polygon", 2001.</remarks>
+    public int Winding(Point place)
+    {
+        var winding = 0;
+        var points = Points;
+        for (var i = 0; i < points.Length; i++)
+        {
+            var (a, b) = (points[i], points[(i + 1) % points.Length]);
+            var side = Point.Cross(b - a, place - a);
+            if (a.Y <= place.Y && b.Y > place.Y && side > 0)
+            {
+                winding++;
+            }
+            else if (a.Y > place.Y && b.Y <= place.Y && side < 0)
+            {
+                winding--;
+            }
+        }
+        return winding;
+    }
+
     private static double SignedAreaOf(ImmutableArray<Point> points)
     {
         var twice = 0.0;

@@ -102,7 +102,11 @@ internal static class FontEndpoints
             : (request.CapHeight ?? 40) / LaidText.CapHeight;
         var map = Affine.Scale(scale, scale);
         var outline = new Outline([.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Parts)]);
-        var strokes = InnerWidth.Of(outline.Flatten(0.02));
+        // A letter that comes twice is measured once.
+        var measured = laid
+            .Letters.DistinctBy(letter => letter.Text)
+            .SelectMany(letter => letter.Outline.Transform(map).Flatten(0.02));
+        var strokes = InnerWidth.Of([.. measured]);
         return new FontSample(
             entry,
             PathText.Of(outline),

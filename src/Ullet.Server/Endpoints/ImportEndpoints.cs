@@ -230,7 +230,12 @@ internal static class ImportEndpoints
                         sorted.Lines.Length,
                         sorted.Crossing,
                         sorted.TooSmall,
-                        drawing.LeftOut,
+                        sorted.Tangled == 0
+                            ? drawing.LeftOut
+                            : drawing.LeftOut.Add(
+                                $"{sorted.Tangled} {(sorted.Tangled == 1 ? "outline crosses" : "outlines cross")} itself more than "
+                                    + $"{FilledOutline.MostCrossings:N0} times and is left out."
+                            ),
                         PathText.Of(new Outline([.. sorted.Pieces.Select(piece => piece.Outline)])),
                         PathText.Of(new Outline([]) { Lines = [.. sorted.Lines.Select(line => line.Path)] })
                     );

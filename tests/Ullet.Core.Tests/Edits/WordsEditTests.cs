@@ -157,6 +157,36 @@ public sealed class WordsEditTests
     }
 
     [Fact]
+    public void TouchLetter_ByADistance_AddsUp()
+    {
+        var project = SampleProject.Apply(
+            With(
+                new AddWords
+                {
+                    Text = "ab",
+                    FontId = "block",
+                    CapHeight = 50,
+                }
+            ),
+            new TouchLetter
+            {
+                ElementId = "e1",
+                Index = 0,
+                ByX = 2,
+                ByY = -1,
+            },
+            new TouchLetter
+            {
+                ElementId = "e1",
+                Index = 0,
+                ByX = 3,
+            }
+        );
+        var touch = Assert.Single(((Words)project.Elements[0]).Touches);
+        Assert.Equal((0.1, -0.02), (Math.Round(touch.X, 9), Math.Round(touch.Y, 9)));
+    }
+
+    [Fact]
     public void TouchLetter_GapAndAllAfter_SetsEveryGapToTheLinesEnd()
     {
         var project = SampleProject.Apply(

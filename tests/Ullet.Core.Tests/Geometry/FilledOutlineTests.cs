@@ -101,6 +101,18 @@ public sealed class FilledOutlineTests
     public void Of_LinesWithoutArea_IsEmpty() =>
         Assert.True(FilledOutline.Of([Contour.Polygon([new(0, 0), new(5, 5), new(0, 0)])], FillRule.NonZero).IsEmpty);
 
+    [Fact]
+    public void Of_ATangle_IsEmptyInBoundedTime()
+    {
+        var random = new Random(11);
+        var scribble = Contour.Polygon([
+            .. Enumerable.Range(0, 4000).Select(_ => new Point(random.NextDouble() * 90, random.NextDouble() * 90)),
+        ]);
+        Assert.True(FilledOutline.IsTangle([scribble]));
+        Assert.True(FilledOutline.Of([scribble], FillRule.NonZero).IsEmpty);
+        Assert.False(FilledOutline.IsTangle([Circle(0, 0, 10), Circle(5, 0, 10)]));
+    }
+
     /// <summary>Area by a grid of places, each judged by how many edges lie to its right.</summary>
     private static double Counted(List<Contour> lines)
     {

@@ -98,7 +98,7 @@ function nudge(scene: Scene, selection: string[], letter: number | null, x: numb
   const words = scene.elements.find((element) => element.id === selection[0]);
   const touched = words?.words?.letters.find((each) => each.index === letter);
   return words && touched && selection.length === 1
-    ? { edit: "touchLetter", elementId: words.id, index: touched.index, x: touched.x + x, y: touched.y + y }
+    ? { edit: "touchLetter", elementId: words.id, index: touched.index, byX: x, byY: y }
     : { edit: "moveElements", elementIds: selection, x, y };
 }
 

@@ -37,14 +37,13 @@ export function editOf(done: Work): Edit | null {
     };
   }
   if (done.kind === "letter" && Math.hypot(done.by.x, done.by.y) > 0.05) {
-    const letter = done.element.words?.letters.find((each) => each.index === done.index);
     const own = turnedBack(done.by, done.element.box);
     return {
       edit: "touchLetter",
       elementId: done.element.id,
       index: done.index,
-      x: tenth((letter?.x ?? 0) + own.x),
-      y: tenth((letter?.y ?? 0) + own.y),
+      byX: tenth(own.x),
+      byY: tenth(own.y),
     };
   }
   if (done.kind === "scale" && done.now !== done.element.box) {
