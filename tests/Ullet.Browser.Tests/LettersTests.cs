@@ -136,7 +136,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             visitor.WaitForText("96.0 × 60.0 mm");
             visitor.Type("Or type its width; all else follows", "3 1/2");
             visitor.WaitForText("88.9 × 55.6 mm");
-            visitor.Choose("Outlines inside others", "are pieces of their own");
+            visitor.Choose("Outlines inside others of their colour", "are pieces of their own");
             visitor.WaitForText("2 closed pieces");
             visitor.Click("button", "Put on the wall");
             visitor.WaitForText("Centre as one");

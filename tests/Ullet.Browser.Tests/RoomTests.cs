@@ -84,7 +84,7 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.Click("button", "Delete Compost heap");
             visitor.WaitForText("Compost heap lies in the bin for 30 days.");
             visitor.Click("button", "Put it back");
-            visitor.WaitForText("130 × 180 mm · no pieces yet");
+            visitor.WaitForText("130 × 180 mm · nothing in it yet");
         });
 
     [Fact]

@@ -29,14 +29,17 @@ public sealed record Drawing(ImmutableArray<DrawnPath> Paths, double? MmPerUnit,
 /// <param name="Closed">Its closed lines.</param>
 /// <param name="Open">Its open lines; those of a filled path are closed by the filling, and stand among the closed ones.</param>
 /// <param name="Rule">What the closed ones enclose.</param>
-/// <param name="IsFilled">False for an outline without filling.</param>
+/// <param name="Fill">Its filling as the file names it; null for an outline without one.</param>
 public sealed record DrawnPath(
     string? Name,
     ImmutableArray<Contour> Closed,
     ImmutableArray<OpenPath> Open,
     FillRule Rule,
-    bool IsFilled
-);
+    string? Fill
+)
+{
+    public bool IsFilled => Fill is not null;
+}
 
 /// <summary>Finds drawings that were imported, by their token.</summary>
 public interface IImportedDrawings

@@ -7,7 +7,8 @@ namespace Ullet.Core.Drawings;
 /// <param name="MmPerUnit">True size of a unit, mm.</param>
 /// <param name="Crossing">What a line encloses that crosses itself: null as the file says, nonzero for the whole outside,
 /// even-odd to leave what is gone round twice open.</param>
-/// <param name="InnerAreHoles">True: an unfilled outline inside another is its hole. False: a piece of its own.</param>
+/// <param name="InnerAreHoles">True: an outline inside another of the same filling (or as unfilled as it) is its hole, since it
+/// could not be seen as a piece. False: a piece of its own.</param>
 public sealed record DrawingWish(double MmPerUnit, FillRule? Crossing = null, bool InnerAreHoles = true);
 
 /// <summary>A drawing's closed pieces and open lines, mm.</summary>
@@ -40,7 +41,7 @@ public static class DrawingSorter
     public static SortedDrawing Sort(Drawing drawing, DrawingWish wish)
     {
         var scale = Affine.Scale(wish.MmPerUnit, wish.MmPerUnit);
-        var pieces = new List<(string? Name, OutlinePart Outline, bool IsFilled)>();
+        var pieces = new List<(string? Name, OutlinePart Outline, string? Fill)>();
         var lines = ImmutableArray.CreateBuilder<(string? Name, OpenPath Path)>();
         var (crossing, small, tangled) = (0, 0, 0);
         foreach (var path in drawing.Paths)
@@ -63,7 +64,7 @@ public static class DrawingSorter
                     small++;
                     continue;
                 }
-                pieces.Add((path.Name, part, path.IsFilled));
+                pieces.Add((path.Name, part, path.Fill));
             }
             foreach (var line in path.Open.Select(line => line.Transform(scale)))
             {
@@ -90,9 +91,9 @@ public static class DrawingSorter
         return rings.Count > 0 && !Crossings.AreFree(rings);
     }
 
-    /// <summary>Unfilled outlines that lie wholly inside another unfilled one become its holes; within a hole a piece begins anew.</summary>
+    /// <summary>Outlines that lie wholly inside another of the same filling become its holes; within a hole a piece begins anew.</summary>
     private static ImmutableArray<(string? Name, OutlinePart Outline)> Nested(
-        List<(string? Name, OutlinePart Outline, bool IsFilled)> pieces
+        List<(string? Name, OutlinePart Outline, string? Fill)> pieces
     )
     {
         var regions = pieces.Select(piece => piece.Outline.Flatten()).ToList();
@@ -100,17 +101,15 @@ public static class DrawingSorter
         var around = pieces
             .Select(
                 (piece, i) =>
-                    piece.IsFilled
-                        ? []
-                        : Enumerable
-                            .Range(0, pieces.Count)
-                            .Where(j =>
-                                j != i
-                                && !pieces[j].IsFilled
-                                && boxes[j].Contains(boxes[i])
-                                && IsWithin(regions[i], regions[j])
-                            )
-                            .ToList()
+                    Enumerable
+                        .Range(0, pieces.Count)
+                        .Where(j =>
+                            j != i
+                            && pieces[j].Fill == piece.Fill
+                            && boxes[j].Contains(boxes[i])
+                            && IsWithin(regions[i], regions[j])
+                        )
+                        .ToList()
             )
             .ToList();
         var holes = new Dictionary<int, List<Contour>>();

@@ -237,7 +237,7 @@ internal sealed class SvgWalk(XElement root)
         if (closed.Count + open.Count > 0)
         {
             _paths.Add(
-                new DrawnPath(NameOf(element), closed.ToImmutable(), open.ToImmutable(), style.Rule, style.IsFilled)
+                new DrawnPath(NameOf(element), closed.ToImmutable(), open.ToImmutable(), style.Rule, style.Fill)
             );
         }
         return null;

@@ -5,9 +5,14 @@ using Ullet.Core.Geometry;
 namespace Ullet.Files.Drawings;
 
 /// <summary>What of an element's style matters for its outline; handed down from parent to child.</summary>
-internal sealed record SvgStyle(bool IsFilled, FillRule Rule, bool IsVisible)
+/// <param name="Fill">The filling's name; null for none.</param>
+/// <param name="Rule">What is filled.</param>
+/// <param name="IsVisible">False for what is hidden.</param>
+internal sealed record SvgStyle(string? Fill, FillRule Rule, bool IsVisible)
 {
-    internal static readonly SvgStyle Initial = new(true, FillRule.NonZero, true);
+    internal static readonly SvgStyle Initial = new("#000000", FillRule.NonZero, true);
+
+    internal bool IsFilled => Fill is not null;
 }
 
 /// <summary>The style rules of one file: presentation attributes, style attributes, and simple rules of its style elements.</summary>
@@ -57,7 +62,7 @@ internal sealed partial class SvgStyles
         string? Value(string name) =>
             set.TryGetValue(name, out var value) && value.Trim() is var trimmed and not "inherit" ? trimmed : null;
         var style = new SvgStyle(
-            Value("fill") is { } fill ? fill is not ("none" or "transparent") : parent.IsFilled,
+            Value("fill") is { } fill ? Filling(fill) : parent.Fill,
             Value("fill-rule") switch
             {
                 "evenodd" => FillRule.EvenOdd,
@@ -68,6 +73,17 @@ internal sealed partial class SvgStyles
         );
         return (style, Value("display") != "none");
     }
+
+    /// <summary>One name for one filling, as far as a glance tells; null for none.</summary>
+    private static string? Filling(string value) =>
+        value.ToLowerInvariant() switch
+        {
+            "none" or "transparent" => null,
+            "black" => "#000000",
+            "white" => "#ffffff",
+            ['#', var r, var g, var b] => $"#{r}{r}{g}{g}{b}{b}",
+            var other => other,
+        };
 
     private static bool Matches(string selector, XElement element) =>
         selector.Length > 1

@@ -56,7 +56,7 @@ public sealed record ImportPreview(
 /// <param name="Crossing">Outlines that cross themselves.</param>
 /// <param name="TooSmall">Left out for being under 1 mm.</param>
 /// <param name="LeftOut">What is not imported, a sentence each.</param>
-/// <param name="PiecePath">All pieces, SVG path data.</param>
+/// <param name="PiecePaths">Each piece with its holes, bottom to top, SVG path data.</param>
 /// <param name="LinePath">All lines.</param>
 public sealed record DrawingPreview(
     bool SaysSize,
@@ -67,7 +67,7 @@ public sealed record DrawingPreview(
     int Crossing,
     int TooSmall,
     ImmutableArray<string> LeftOut,
-    string PiecePath,
+    ImmutableArray<string> PiecePaths,
     string LinePath
 );
 
@@ -236,7 +236,7 @@ internal static class ImportEndpoints
                                 $"{sorted.Tangled} {(sorted.Tangled == 1 ? "outline crosses" : "outlines cross")} itself more than "
                                     + $"{FilledOutline.MostCrossings:N0} times and is left out."
                             ),
-                        PathText.Of(new Outline([.. sorted.Pieces.Select(piece => piece.Outline)])),
+                        [.. sorted.Pieces.Select(piece => PathText.Of(new Outline([piece.Outline])))],
                         PathText.Of(new Outline([]) { Lines = [.. sorted.Lines.Select(line => line.Path)] })
                     );
             });

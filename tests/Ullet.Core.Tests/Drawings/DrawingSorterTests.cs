@@ -22,13 +22,14 @@ public sealed class DrawingSorterTests
     }
 
     [Fact]
-    public void Sort_OfFilledForms_LaysThemOnEachOther()
+    public void Sort_OfFilledForms_TellsHolesFromWhatIsLaidOnTop()
     {
-        var sorted = DrawingSorter.Sort(
-            Drawing(Path(true, Square(0, 40)), Path(true, Square(10, 20))),
-            new DrawingWish(1)
-        );
-        Assert.Equal([0, 0], sorted.Pieces.Select(piece => piece.Outline.Holes.Length));
+        var (outer, inner) = (Path(true, Square(0, 40)), Path(true, Square(10, 20)));
+        // Red in red can't be seen: it is a hole. Straw on red is a piece of its own.
+        var same = DrawingSorter.Sort(Drawing(outer, inner), new DrawingWish(1));
+        Assert.Equal([1], same.Pieces.Select(piece => piece.Outline.Holes.Length));
+        var other = DrawingSorter.Sort(Drawing(outer, inner with { Fill = "straw" }), new DrawingWish(1));
+        Assert.Equal([0, 0], other.Pieces.Select(piece => piece.Outline.Holes.Length));
     }
 
     [Fact]
@@ -63,7 +64,7 @@ public sealed class DrawingSorterTests
         var drawing = Drawing(
             Path(true, Square(0, 40)),
             Path(true, Bow),
-            new DrawnPath("stem", [], [line], FillRule.NonZero, false)
+            new DrawnPath("stem", [], [line], FillRule.NonZero, null)
         );
         var project = Add(
             drawing,
@@ -115,7 +116,7 @@ public sealed class DrawingSorterTests
     private static Drawing Drawing(params ImmutableArray<DrawnPath> paths) => new(paths, null, []);
 
     private static DrawnPath Path(bool isFilled, params ImmutableArray<Contour> closed) =>
-        new(null, closed, [], FillRule.NonZero, isFilled);
+        new(null, closed, [], FillRule.NonZero, isFilled ? "red" : null);
 
     private static Contour Square(double at, double side) =>
         Contour.Polygon([new(at, at), new(at + side, at), new(at + side, at + side), new(at, at + side)]);

@@ -82,14 +82,17 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
               className="h-full w-full"
               viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
             >
-              <path
-                d={drawing.piecePath}
-                fill="#cfd5ee"
-                fillRule="evenodd"
-                stroke="#3b4ba3"
-                strokeWidth="1.5"
-                vectorEffect="non-scaling-stroke"
-              />
+              {drawing.piecePaths.map((path, i) => (
+                <path
+                  key={i}
+                  d={path}
+                  fill="#cfd5ee"
+                  fillRule="evenodd"
+                  stroke="#3b4ba3"
+                  strokeWidth="1.5"
+                  vectorEffect="non-scaling-stroke"
+                />
+              ))}
               <path
                 d={drawing.linePath}
                 fill="none"
@@ -146,7 +149,7 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
               ))}
             </ul>
             <Choice
-              label="Outlines inside others"
+              label="Outlines inside others of their colour"
               value={wish.innerAreHoles ? "holes" : "pieces"}
               options={[
                 { value: "holes", label: "are holes" },
