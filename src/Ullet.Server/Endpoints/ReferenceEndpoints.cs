@@ -5,12 +5,13 @@ using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
+using Ullet.Files.Fonts;
 
 namespace Ullet.Server.Endpoints;
 
 public sealed record Health(string Status, string Version);
 
-/// <summary>What may be chosen: hoops, shapes, methods, and the ranges of numbers, mm.</summary>
+/// <summary>What may be chosen: hoops, shapes, methods, the ranges of numbers, mm, and the font of new words.</summary>
 public sealed record Catalogue(
     ImmutableArray<Hoop> Hoops,
     ImmutableArray<ShapeChoice> Shapes,
@@ -19,7 +20,8 @@ public sealed record Catalogue(
     NumberRange CoverSpacing,
     NumberRange CoverInsideShare,
     NumberRange Compensation,
-    NumberRange RunLength
+    NumberRange RunLength,
+    string UsualFontId
 );
 
 /// <param name="Name">What it is called.</param>
@@ -64,7 +66,8 @@ internal static class ReferenceEndpoints
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),
         Range(StitchRanges.CoverInsideShare, StitchDefaults.CoverInsideShare),
         Range(StitchRanges.PullCompensation, StitchDefaults.PullCompensation),
-        Range(StitchRanges.RunLength, StitchDefaults.RunLength)
+        Range(StitchRanges.RunLength, StitchDefaults.RunLength),
+        FontShelf.UsualId
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

@@ -1,5 +1,6 @@
 import { useState, type FormEvent } from "react";
 import { useEdits } from "../../api/edits";
+import { useCatalogue } from "../../api/queries";
 import type { Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
@@ -25,7 +26,9 @@ const USUAL_WIDTH = 100;
 export function LettersPanel({ projectId, scene, onClose }: Props) {
   const edits = useEdits(projectId);
   const [text, setText] = useState("");
-  const [font, setFont] = useState("titan-one");
+  const usual = useCatalogue().data?.usualFontId ?? "";
+  const [chosenFont, setFont] = useState<string | null>(null);
+  const font = chosenFont ?? usual;
   const [sizeBy, setSizeBy] = useState<SizeBy>("capHeight");
   const [size, setSize] = useState(USUAL_CAP_HEIGHT);
   const [use, setUse] = useState<Use>("oneByOne");

@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from "react";
 import { useEdits } from "../../api/edits";
 import type { Scene } from "../../api/client";
-import { useFonts } from "../../api/queries";
+import { useCatalogue, useFonts } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
@@ -86,7 +86,9 @@ function FittingLetters({
   const setTool = useView((view) => view.setTool);
   const fonts = useFonts().data ?? [];
   const [text, setText] = useState("");
-  const [font, setFont] = useState("titan-one");
+  const usual = useCatalogue().data?.usualFontId ?? "";
+  const [chosenFont, setFont] = useState<string | null>(null);
+  const font = chosenFont ?? usual;
   const { from, to } = measured;
 
   const add = async (event: FormEvent) => {

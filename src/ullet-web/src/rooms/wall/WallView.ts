@@ -113,12 +113,6 @@ export class WallView {
     this.look({ ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy });
   }
 
-  /** Brings a place of the wall into the middle, near enough to see a stitch. */
-  goTo(place: Place, scale: number) {
-    const { width, height } = this.size;
-    this.look({ scale, x: width / 2 - place.x * scale, y: height / 2 - place.y * scale });
-  }
-
   /** Begins or goes on with a drag; the picture is split once, then only moved. */
   move(drag: Drag) {
     const fresh = this.drag === null;

@@ -5,7 +5,6 @@ interface WallHandler {
   zoom: (factor: number) => void;
   fit: () => void;
   trueSize: (pixelsPerMm: number) => void;
-  goTo: (place: { x: number; y: number }, scale: number) => void;
   letGo: () => boolean;
 }
 
@@ -19,7 +18,6 @@ export const wallEvents = {
   zoom: (factor: number) => handler?.zoom(factor),
   fit: () => handler?.fit(),
   trueSize: () => handler?.trueSize(useRuler.getState().pixelsPerMm),
-  goTo: (place: { x: number; y: number }, scale = 12) => handler?.goTo(place, scale),
   /** Gives up a drag; false when there was none. */
   letGo: () => handler?.letGo() ?? false,
   /** Carries out an edit that adds elements and selects whatever the next scene has that these were not. */
