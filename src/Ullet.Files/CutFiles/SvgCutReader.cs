@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 using System.Xml.Linq;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
-using Ullet.Files.Drawings;
+using Ullet.Files.Svg;
 
 namespace Ullet.Files.CutFiles;
 

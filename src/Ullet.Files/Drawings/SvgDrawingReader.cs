@@ -3,7 +3,7 @@ using System.Xml.Linq;
 using Ullet.Core.Drawings;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
-using Ullet.Files.CutFiles;
+using Ullet.Files.Svg;
 
 namespace Ullet.Files.Drawings;
 
@@ -159,8 +159,8 @@ internal sealed class SvgWalk(XElement root)
         }
         map = Affine
             .Translate(
-                SvgLength.UserUnits((string?)use.Attribute("x")) ?? 0,
-                SvgLength.UserUnits((string?)use.Attribute("y")) ?? 0
+                SvgLength.Pixels((string?)use.Attribute("x")) ?? 0,
+                SvgLength.Pixels((string?)use.Attribute("y")) ?? 0
             )
             .Then(map);
         if (target.Name.LocalName != "symbol")
@@ -168,8 +168,8 @@ internal sealed class SvgWalk(XElement root)
             return Visit(target, map, style, depth + 1);
         }
         var (width, height) = (
-            SvgLength.UserUnits((string?)use.Attribute("width")),
-            SvgLength.UserUnits((string?)use.Attribute("height"))
+            SvgLength.Pixels((string?)use.Attribute("width")),
+            SvgLength.Pixels((string?)use.Attribute("height"))
         );
         return Children(
             target,

@@ -1,7 +1,7 @@
 using System.Xml.Linq;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
-using Ullet.Files.CutFiles;
+using Ullet.Files.Svg;
 
 namespace Ullet.Files.Drawings;
 
@@ -41,11 +41,11 @@ internal sealed record SvgFrame(Affine Map, double? MmPerUnit)
     internal static Affine Nested(XElement element, double? width, double? height)
     {
         var move = Affine.Translate(
-            SvgLength.UserUnits((string?)element.Attribute("x")) ?? 0,
-            SvgLength.UserUnits((string?)element.Attribute("y")) ?? 0
+            SvgLength.Pixels((string?)element.Attribute("x")) ?? 0,
+            SvgLength.Pixels((string?)element.Attribute("y")) ?? 0
         );
-        var across = width ?? SvgLength.UserUnits((string?)element.Attribute("width"));
-        var down = height ?? SvgLength.UserUnits((string?)element.Attribute("height"));
+        var across = width ?? SvgLength.Pixels((string?)element.Attribute("width"));
+        var down = height ?? SvgLength.Pixels((string?)element.Attribute("height"));
         return ViewBox(element) is { Width: > 0, Height: > 0 } view
             ? Viewed(element, view, across ?? view.Width, down ?? view.Height).Then(move)
             : move;

@@ -1,8 +1,7 @@
 using System.Globalization;
 using System.Xml.Linq;
-using Ullet.Files.CutFiles;
 
-namespace Ullet.Files.Drawings;
+namespace Ullet.Files.Svg;
 
 /// <summary>SVG's shapes as path data.</summary>
 internal static class SvgShapes
@@ -10,7 +9,7 @@ internal static class SvgShapes
     /// <summary>What an element draws, as path data in user units; null for one that is no shape.</summary>
     internal static string? Data(XElement element)
     {
-        double N(string name) => SvgLength.UserUnits((string?)element.Attribute(name)) ?? 0;
+        double N(string name) => SvgLength.Pixels((string?)element.Attribute(name)) ?? 0;
         FormattableString? data = element.Name.LocalName switch
         {
             "path" => $"{(string?)element.Attribute("d") ?? ""}",
@@ -37,8 +36,8 @@ internal static class SvgShapes
         {
             return $"";
         }
-        var across = SvgLength.UserUnits((string?)element.Attribute("rx"));
-        var down = SvgLength.UserUnits((string?)element.Attribute("ry"));
+        var across = SvgLength.Pixels((string?)element.Attribute("rx"));
+        var down = SvgLength.Pixels((string?)element.Attribute("ry"));
         var rx = Math.Min(Math.Max(across ?? down ?? 0, 0), w / 2);
         var ry = Math.Min(Math.Max(down ?? across ?? 0, 0), h / 2);
         return rx <= 0 || ry <= 0

@@ -1,6 +1,6 @@
 using System.Globalization;
 
-namespace Ullet.Files.CutFiles;
+namespace Ullet.Files.Svg;
 
 /// <summary>Reads lengths as CSS and SVG write them.</summary>
 internal static class SvgLength
@@ -38,9 +38,6 @@ internal static class SvgLength
 
     /// <summary>A length in pixels of 1/96 in, bare numbers taken for pixels; null for a share or what is none.</summary>
     internal static double? Pixels(string? text) => Mm(text) / PixelMm ?? Number(text);
-
-    /// <summary>The same for a shape's numbers, which user units stand for.</summary>
-    internal static double? UserUnits(string? text) => Pixels(text);
 
     internal static double? Number(string? text) =>
         double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)

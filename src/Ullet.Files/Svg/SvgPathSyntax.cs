@@ -1,6 +1,6 @@
 using System.Text.RegularExpressions;
 
-namespace Ullet.Files.CutFiles;
+namespace Ullet.Files.Svg;
 
 /// <summary>The grammar of SVG path data (SVG 2, 9.3.9): SkiaSharp's parser stops at the first fault and keeps what came before.</summary>
 internal static partial class SvgPathSyntax

@@ -1,7 +1,7 @@
 using SkiaSharp;
 using Ullet.Core.Geometry;
 
-namespace Ullet.Files.CutFiles;
+namespace Ullet.Files.Svg;
 
 /// <summary>SVG path data to contours, through SkiaSharp's parser.</summary>
 internal static class SvgPathData

@@ -2,7 +2,7 @@ using System.Xml;
 using System.Xml.Linq;
 using Ullet.Core.Pipeline;
 
-namespace Ullet.Files.Drawings;
+namespace Ullet.Files.Svg;
 
 /// <summary>SVG text to an XML tree, without DTDs, entities or anything from outside.</summary>
 internal static class SvgXml
