@@ -71,7 +71,7 @@ public sealed record SetLettering : WordsEdit
             $"The cap height of {words.Name}",
             "capHeight"
         );
-        var by = height / Math.Max(CapHeightOf(words, context), 1e-9);
+        var by = height / Math.Max(context.Evaluator.CapHeightOf(words), 1e-9);
         return refusal is not null
             ? refusal
             : changed with

@@ -60,7 +60,7 @@ public sealed record TouchLetter : WordsEdit
         {
             return new Refusal("letter-unknown", "index", $"{words.Name} has no letter number {Index + 1}.");
         }
-        var height = CapHeightOf(words, context);
+        var height = context.Evaluator.CapHeightOf(words);
         if (height <= 0)
         {
             return new Refusal("font-unknown", "fontId", $"The font of {words.Name} is not in this installation.");

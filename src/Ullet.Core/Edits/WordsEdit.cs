@@ -38,13 +38,6 @@ public abstract record WordsEdit : Edit
 
     private protected string WordsName(Project project) => project.Find(ElementId)?.Name ?? "words";
 
-    /// <summary>Cap height of words as they stand, mm; 0 without their font.</summary>
-    internal static double CapHeightOf(Words words, EditContext context)
-    {
-        var ink = context.Evaluator.Lay(words).Ink;
-        return ink.IsEmpty ? 0 : words.Box.Height / ink.Height * LaidText.CapHeight;
-    }
-
     /// <summary>The words in the box that they need: the alignment's edge and the first baseline stay where they are.</summary>
     private static Words Refitted(Words before, Words after, EditContext context)
     {

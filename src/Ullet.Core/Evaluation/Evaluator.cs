@@ -43,6 +43,13 @@ public sealed class Evaluator
     /// <summary>Words as their font sets them, before they are fitted to their box.</summary>
     public LaidText Lay(Words words) => _outlines.Lay(words);
 
+    /// <summary>Cap height of words as they stand, mm; 0 without their font.</summary>
+    public double CapHeightOf(Words words)
+    {
+        var ink = Lay(words).Ink;
+        return ink.IsEmpty ? 0 : words.Box.Height / ink.Height * LaidText.CapHeight;
+    }
+
     /// <summary>The outlines of an element's pieces moved outwards (or inwards, when negative) with their holes, mm.</summary>
     public ImmutableArray<Region> OffsetOf(AppliqueElement element, double distance)
     {

@@ -1,6 +1,5 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Lettering;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -70,8 +69,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
 
     private WordsDto WordsOf(Words words)
     {
-        var ink = evaluator.Lay(words).Ink;
-        var height = ink.IsEmpty ? 0 : words.Box.Height / ink.Height * LaidText.CapHeight;
+        var height = evaluator.CapHeightOf(words);
         return new WordsDto(
             words.Text,
             words.FontId,
