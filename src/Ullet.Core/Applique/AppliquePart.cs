@@ -10,6 +10,9 @@ namespace Ullet.Core.Applique;
 /// <param name="HasHoles">True when its outline has holes.</param>
 public sealed record AppliquePart(AppliqueElement Element, int Ordinal, string Name, bool HasHoles)
 {
+    /// <summary>Its cloth: the element's, unless a split gave it one of its own.</summary>
+    public string ClothId { get; init; } = Element.ClothId;
+
     /// <summary>Names its layer in the hoop.</summary>
     public string LayerId => Ordinal == 0 ? Element.Id : $"{Element.Id}-{Ordinal}";
 
@@ -18,7 +21,11 @@ public sealed record AppliquePart(AppliqueElement Element, int Ordinal, string N
         new(
             element,
             outline.Ordinal,
-            outline.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name,
+            (outline.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name)
+                + (outline.Side is { } side ? $", {side}" : ""),
             outline.Outline.Parts.Any(part => !part.Holes.IsEmpty)
-        );
+        )
+        {
+            ClothId = outline.ClothId ?? element.ClothId,
+        };
 }

@@ -21,7 +21,11 @@ public sealed record Stage(
     SatinNumbers Satin,
     Outline Outline,
     ContentHash OutlineKey
-);
+)
+{
+    /// <summary>The stretches of edge that a cover is made along; null for all of it.</summary>
+    public VisibleEdge? Visible { get; init; }
+}
 
 /// <summary>Numbers of a running stage, mm.</summary>
 public sealed record RunNumbers(double StitchLength, double Inset, int Passes)
@@ -34,14 +38,9 @@ public sealed record RunNumbers(double StitchLength, double Inset, int Passes)
 public static class StageNumbers
 {
     /// <summary>A stage of a piece of cloth.</summary>
-    public static Stage Resolve(
-        Project project,
-        AppliquePart part,
-        StageRole role,
-        Outline outline,
-        ContentHash outlineKey
-    )
+    public static Stage Resolve(Project project, PieceAtWork work, StageRole role, ContentHash outlineKey)
     {
+        var part = work.Part;
         var piece = part.Element;
         var hooping = project.Hooping;
         var fallback = role == StageRole.Cover ? hooping.CoverThreadId : hooping.LineThreadId;
@@ -52,9 +51,12 @@ public static class StageNumbers
             thread,
             Run(piece, role),
             Satin(piece.Stages.Cover),
-            outline,
+            role == StageRole.Cover ? work.Edge : work.Outline,
             outlineKey
-        );
+        )
+        {
+            Visible = role == StageRole.Cover ? work.Visible : null,
+        };
     }
 
     /// <summary>The only stage of a line that is sewn without cloth.</summary>

@@ -9,7 +9,7 @@ namespace Ullet.Core.Applique;
 /// <summary>Stage to needle points, without travel, locks and trims.</summary>
 public sealed class StitchStation : IStation<Stage, StepStitches>
 {
-    public int Version => 2;
+    public int Version => 3;
 
     /// <summary>The thread is not part of the key: another colour has the same needle points.</summary>
     public ContentHash Key(Stage input) =>
@@ -21,7 +21,7 @@ public sealed class StitchStation : IStation<Stage, StepStitches>
     {
         var regions = input.Outline.Flatten();
         return input.Role == StageRole.Cover
-            ? SatinCover.Make(regions, input.Satin, cancellation)
+            ? SatinCover.Make(regions, input.Satin, cancellation, input.Visible)
             : Lines(RegionOffset.By(regions, -input.Run.Inset), input.Outline.Lines, input.Run);
     }
 

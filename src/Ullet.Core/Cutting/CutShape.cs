@@ -51,7 +51,7 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
                 input.Part.Element.Id,
                 input.Part.Ordinal,
                 input.Part.Name,
-                input.Part.Element.ClothId,
+                input.Part.ClothId,
                 input.Part.Element.Method,
             },
             $"cut-shape-{Version}-{input.OutlineKey}"
@@ -66,7 +66,7 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
             element.Id,
             part.Ordinal,
             part.Name,
-            element.ClothId,
+            part.ClothId,
             line,
             method.CutAllowance,
             !method.CutsToSize

@@ -21,7 +21,7 @@ public sealed record DuplicateElements : Edit
         {
             return found.Refusal!;
         }
-        var groups = new GroupCopies();
+        var (groups, sources) = (new GroupCopies(), new SourceCopies());
         foreach (var element in found.Value)
         {
             var name = element.Name.EndsWith(" copy", StringComparison.Ordinal) ? element.Name : element.Name + " copy";
@@ -34,8 +34,9 @@ public sealed record DuplicateElements : Edit
                 IsLocked = false,
             };
             (project, copy) = groups.Regrouped(project, copy);
+            sources.Add(element.Id, copy.Id);
             project = project with { Elements = project.Elements.Add(copy), NextNumber = project.NextNumber + 1 };
         }
-        return project;
+        return sources.Redirected(project);
     }
 }

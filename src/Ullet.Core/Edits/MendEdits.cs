@@ -25,6 +25,13 @@ public static class MendEdits
                 ElementId = share.ElementId,
                 Cover = CoverOf(project, share.ElementId) with { InsideShare = share.Share, Width = null },
             },
+            ClearCrumbsMend crumbs => new AddOperation { ElementId = crumbs.ElementId, Operation = new ClearCrumbs() },
+            BridgeNecksMend necks => new AddOperation
+            {
+                ElementId = necks.ElementId,
+                Operation = new BridgeNecks { Width = necks.Width },
+            },
+            CutTailsMend tails => new AddOperation { ElementId = tails.ElementId, Operation = new CutNecks() },
             _ => throw new ArgumentException($"No edit for {mend.GetType().Name}.", nameof(mend)),
         };
 

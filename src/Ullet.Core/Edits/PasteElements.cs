@@ -16,13 +16,18 @@ public sealed record Clip(
     /// <summary>The most elements that one clip may hold.</summary>
     public const int MostElements = 2000;
 
-    /// <summary>Copies elements, or says which is not there.</summary>
-    public static Result<Clip> Of(Project project, IReadOnlyCollection<string> elementIds) =>
+    /// <summary>Copies elements, or says which is not there. One that is made with elements that are not copied comes as nodes.</summary>
+    public static Result<Clip> Of(Project project, IReadOnlyCollection<string> elementIds, EditContext context) =>
         Chosen
             .Find(project, elementIds, mayBeLocked: true)
+            .Then(elements => Whole(project, elements, context))
             .Then(elements =>
             {
-                var cloths = elements.OfType<AppliqueElement>().Select(element => element.ClothId).ToHashSet();
+                var cloths = elements
+                    .OfType<AppliqueElement>()
+                    .Select(element => element.ClothId)
+                    .Concat(elements.SelectMany(OtherCloths.Of))
+                    .ToHashSet();
                 var threads = elements.SelectMany(ThreadIds.Of).ToHashSet();
                 return (Result<Clip>)
                     new Clip(
@@ -31,6 +36,31 @@ public sealed record Clip(
                         [.. project.Threads.Where(thread => threads.Contains(thread.Id))]
                     );
             });
+
+    private static Result<ImmutableArray<Element>> Whole(
+        Project project,
+        ImmutableArray<Element> elements,
+        EditContext context
+    )
+    {
+        var ids = elements.Select(element => element.Id).ToHashSet(StringComparer.Ordinal);
+        var whole = ImmutableArray.CreateBuilder<Element>();
+        foreach (var element in elements)
+        {
+            if (element.SourceIds().All(ids.Contains))
+            {
+                whole.Add(element);
+                continue;
+            }
+            var frozen = Freezing.Frozen(project, element, context);
+            if (!frozen.IsOk)
+            {
+                return frozen.Refusal!;
+            }
+            whole.AddRange(frozen.Value.Elements.Where(made => made.Id == element.Id || project.Find(made.Id) is null));
+        }
+        return whole.ToImmutable();
+    }
 }
 
 /// <summary>Puts copied elements on top of the stack; cloths and threads that the project has already are used, others come along.</summary>
@@ -77,7 +107,7 @@ public sealed record PasteElements : Edit
                 };
             }
         }
-        var groups = new GroupCopies();
+        var (groups, sources) = (new GroupCopies(), new SourceCopies());
         foreach (var element in Clip.Elements)
         {
             var copy = ThreadIds.Mapped(element, threads) with
@@ -89,12 +119,17 @@ public sealed record PasteElements : Edit
             };
             if (copy is AppliqueElement cloth)
             {
-                copy = cloth with { ClothId = cloths[cloth.ClothId] };
+                copy = cloth with
+                {
+                    ClothId = cloths[cloth.ClothId],
+                    Operations = [.. cloth.Operations.Select(operation => OtherCloths.In(operation, cloths))],
+                };
             }
             (project, copy) = groups.Regrouped(project, copy);
+            sources.Add(element.Id, copy.Id);
             project = project with { Elements = project.Elements.Add(copy), NextNumber = project.NextNumber + 1 };
         }
-        return project;
+        return sources.Redirected(project);
     }
 
     private Refusal? Check(EditContext context)
@@ -122,6 +157,7 @@ public sealed record PasteElements : Edit
                     StitchedLine line => ShapeLimits.CheckLine(line.Line),
                     _ => null,
                 };
+            refusal ??= Operations(element);
             if (refusal is not null)
             {
                 return refusal;
@@ -133,6 +169,28 @@ public sealed record PasteElements : Edit
         }
         return Clip.Cloths.Select(ChangeCloth.Check).FirstOrDefault(no => no is not null);
     }
+
+    /// <summary>Says what is wrong with an element's operations, or null; their sources must have been copied along.</summary>
+    private Refusal? Operations(Element element)
+    {
+        var clip = ProjectOfClip;
+        return element.Operations.Length > OperationLimits.MostOperations
+            ? new Refusal("operations-too-many", "clip", $"{element.Name} has too many operations.")
+            : element
+                .Operations.Select(operation =>
+                    OperationLimits.Check(operation) ?? OperationLimits.CheckSources(clip, element, operation)
+                )
+                .FirstOrDefault(no => no is not null);
+    }
+
+    private Project ProjectOfClip =>
+        new()
+        {
+            Title = "",
+            Hooping = null!,
+            Elements = Clip.Elements,
+            Cloths = Clip.Cloths,
+        };
 }
 
 /// <summary>The threads that an element names for its stages.</summary>
@@ -172,4 +230,20 @@ internal static class ThreadIds
             }
             : element;
     }
+}
+
+/// <summary>The cloths that an element's splits give to their other side.</summary>
+internal static class OtherCloths
+{
+    internal static IEnumerable<string> Of(Element element) =>
+        element.Operations.OfType<Split>().Select(split => split.RightClothId).OfType<string>();
+
+    /// <summary>The operation with other cloths in the place of its own; one that is not in the map becomes the element's.</summary>
+    internal static Operation In(Operation operation, IReadOnlyDictionary<string, string> cloths) =>
+        operation is Split { RightClothId: { } cloth } split
+            ? split with
+            {
+                RightClothId = cloths.GetValueOrDefault(cloth),
+            }
+            : operation;
 }

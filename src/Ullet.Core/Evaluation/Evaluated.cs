@@ -22,6 +22,9 @@ public sealed record Evaluated(
     ImmutableArray<Finding> Findings
 )
 {
+    /// <summary>Each element's outline with what its operations made, by element id.</summary>
+    public required IReadOnlyDictionary<string, ShapedElement> Shapes { get; init; }
+
     /// <summary>The pieces of cloth of an element: one for each letter where letters are set one by one.</summary>
     public IEnumerable<PieceAtWork> PiecesOf(string elementId) =>
         Pieces.Where(work => work.Part.Element.Id == elementId);

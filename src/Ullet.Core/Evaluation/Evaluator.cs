@@ -21,6 +21,7 @@ public sealed class Evaluator
     private readonly OffsetStation _offsets = new();
     private readonly CutShapeStation _cutShapes = new();
     private readonly StitchStation _stitches = new();
+    private readonly LeftoverStation _leftovers = new();
     private readonly ProgramStation _program = new();
 
     /// <param name="cache">Where the stations' values are kept.</param>
@@ -34,8 +35,11 @@ public sealed class Evaluator
 
     public IGlyphSource Fonts { get; }
 
-    /// <summary>The outline of one element, without anything behind it.</summary>
+    /// <summary>The bare outline of one element: before its operations, without anything behind it.</summary>
     public Outline OutlineOf(Element element) => _cache.Get(_outlines, element).Whole;
+
+    /// <summary>The same with its parts.</summary>
+    public ElementOutline Bare(Element element) => _cache.Get(_outlines, element);
 
     /// <summary>The letters of words on the wall; none of anything else.</summary>
     public ImmutableArray<PartOutline> LettersOf(Element element) => _cache.Get(_outlines, element).Letters;
@@ -50,35 +54,47 @@ public sealed class Evaluator
         return ink.IsEmpty ? 0 : words.Box.Height / ink.Height * LaidText.CapHeight;
     }
 
-    /// <summary>The outlines of an element's pieces moved outwards (or inwards, when negative) with their holes, mm.</summary>
-    public ImmutableArray<Region> OffsetOf(AppliqueElement element, double distance)
+    /// <summary>An element's outline with its operations.</summary>
+    public ShapedElement Shape(Project project, Element element, CancellationToken cancellation = default) =>
+        new Shaping(_cache, _outlines, project, cancellation).Of(element);
+
+    /// <summary>What is too small or too thin of an outline that operations made; nothing of a line.</summary>
+    public Leftovers LeftoversOf(
+        Element element,
+        ElementOutline outline,
+        ContentHash key,
+        CancellationToken cancellation = default
+    )
     {
-        var (outline, key) = (_cache.Get(_outlines, element), _outlines.Key(element));
-        return
-        [
-            .. outline.Parts.SelectMany(part =>
-                Offset(part.Outline, KeyOf(key, part), distance, keepHoles: true, CancellationToken.None).Regions
-            ),
-        ];
+        var covers = element is AppliqueElement { IsConstruction: false, Stages.Cover: { Off: false } set }
+            ? StageNumbers.Satin(set)
+            : null;
+        var need = covers is null ? 0 : 2 * covers.Width * covers.InsideShare;
+        var parts = outline.Parts.Select(part => part.Outline).ToImmutableArray();
+        return _cache.Get(_leftovers, new LeftoverInput(parts, key, need), cancellation);
     }
+
+    /// <summary>Every stretch of an element's edge, covered or not.</summary>
+    public ImmutableArray<EdgeStretch> StretchesOf(Evaluated evaluated, string elementId) =>
+        [.. new Layering(_cache, Shapes(evaluated.Project, evaluated.Shapes), default).StretchesOf(elementId)];
 
     /// <summary>Everything that the document gives.</summary>
     public Evaluated Evaluate(Project project, CancellationToken cancellation = default)
     {
-        var outlines = new Dictionary<string, Outline>(StringComparer.Ordinal);
-        var work = new Dictionary<string, ElementAtWork>(StringComparer.Ordinal);
-        foreach (var element in project.Elements)
-        {
-            var outline = _cache.Get(_outlines, element, cancellation);
-            outlines[element.Id] = outline.Whole;
-            work[element.Id] = Work(project, element, outline, cancellation);
-        }
+        var shaping = new Shaping(_cache, _outlines, project, cancellation);
+        var shapes = project.Elements.ToDictionary(element => element.Id, shaping.Of, StringComparer.Ordinal);
+        var layering = new Layering(_cache, Shapes(project, shapes), cancellation);
+        var work = project.Elements.ToDictionary(
+            element => element.Id,
+            element => Work(project, element, shapes[element.Id], layering, cancellation),
+            StringComparer.Ordinal
+        );
         var pieces = project.Elements.SelectMany(element => work[element.Id].Pieces).ToImmutableArray();
-        var shapes = pieces
+        var cuts = pieces
             .Select(piece =>
                 _cache.Get(
                     _cutShapes,
-                    new CutShapeInput(piece.Work.Part, piece.Work.Outline, piece.OutlineKey, piece.Work.Offset),
+                    new CutShapeInput(piece.Work.Part, piece.Work.Outline, piece.LaidKey, piece.Work.Offset),
                     cancellation
                 )
             )
@@ -92,49 +108,98 @@ public sealed class Evaluator
             stitches[step.Key] = _cache.Get(_stitches, step.Stage, cancellation);
         }
         var program = _cache.Get(_program, new ProgramInput(project, runSheet, stitches, keys), cancellation);
-        var sheets = SheetPlanner.Plan(project, shapes);
+        var sheets = SheetPlanner.Plan(project, cuts);
         ImmutableArray<PieceAtWork> cloths = [.. pieces.Select(piece => piece.Work)];
-        var findings = Checks.Run(new FindingInput(project, outlines, cloths, stitches, program, sheets));
-        return new Evaluated(project, outlines, cloths, runSheet, stitches, program, sheets, findings);
+        var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
+        var operated = project
+            .Elements.Where(element => !shapes[element.Id].Operations.IsEmpty)
+            .Select(element =>
+            {
+                var shaped = shapes[element.Id];
+                return new OperatedElement(
+                    element,
+                    [.. shaped.Operations.Select(result => (result.Operation, result.State))],
+                    LeftoversOf(element, shaped.Outline, shaped.Key, cancellation).All
+                );
+            })
+            .ToImmutableArray();
+        var findings = Checks.Run(
+            new FindingInput(project, outlines, cloths, stitches, program, sheets) { Operated = operated }
+        );
+        return new Evaluated(project, outlines, cloths, runSheet, stitches, program, sheets, findings)
+        {
+            Shapes = shapes,
+        };
     }
 
-    private ElementAtWork Work(Project project, Element element, ElementOutline outline, CancellationToken cancellation)
+    private static IEnumerable<(Element, ShapedElement)> Shapes(
+        Project project,
+        IReadOnlyDictionary<string, ShapedElement> shapes
+    ) => project.Elements.Select(element => (element, shapes[element.Id]));
+
+    private ElementAtWork Work(
+        Project project,
+        Element element,
+        ShapedElement shaped,
+        Layering layering,
+        CancellationToken cancellation
+    )
     {
-        var key = _outlines.Key(element);
-        if (element is AppliqueElement cloth && !outline.Parts.IsEmpty)
+        if (element.IsConstruction)
+        {
+            return new ElementAtWork([], null);
+        }
+        if (element is AppliqueElement cloth && !shaped.Outline.Parts.IsEmpty)
         {
             return new ElementAtWork(
                 [
-                    .. outline.Parts.Select(part =>
-                    {
-                        var own = KeyOf(key, part);
-                        var at = new PieceAtWork(
-                            AppliquePart.Of(cloth, part),
-                            part.Outline,
-                            project.FindCloth(cloth.ClothId)!,
-                            (distance, keepHoles) => Offset(part.Outline, own, distance, keepHoles, cancellation)
-                        );
-                        return (at, own);
-                    }),
+                    .. layering
+                        .Of(element.Id)
+                        .Select(layer =>
+                            AtWork(project, cloth, layer.Part, layer.Key, layer.Edges, layer.EdgesKey, cancellation)
+                        ),
                 ],
                 null
             );
         }
         var line = element switch
         {
-            StitchedLine stitched => stitched.Stitching,
-            Words { Use: LetteringUse.StitchedOutline } words when !outline.Whole.IsEmpty => words.Line,
+            StitchedLine stitched when !shaped.Outline.Whole.IsEmpty => stitched.Stitching,
+            Words { Use: LetteringUse.StitchedOutline } words when !shaped.Outline.Whole.IsEmpty => words.Line,
             _ => null,
         };
         return new ElementAtWork(
             [],
-            line is null ? null : StageNumbers.Line(project, element.Id, line, outline.Whole, key)
+            line is null ? null : StageNumbers.Line(project, element.Id, line, shaped.Outline.Whole, shaped.Key)
         );
     }
 
-    /// <summary>A letter is known by its own edge, so that a change of another letter leaves its stitches be.</summary>
-    private static ContentHash KeyOf(ContentHash element, PartOutline part) =>
-        part.Ordinal == 0 && part.Letter is null ? element : OutlineHash.Of(part.Outline);
+    private KeyedPiece AtWork(
+        Project project,
+        AppliqueElement element,
+        PartOutline outline,
+        ContentHash key,
+        OpenEdges edges,
+        ContentHash edgesKey,
+        CancellationToken cancellation
+    )
+    {
+        var part = AppliquePart.Of(element, outline);
+        var laidKey = ReferenceEquals(edges.Laid, outline.Outline) ? key : OutlineHash.Of(edges.Laid);
+        var work = new PieceAtWork(
+            part,
+            edges.Laid,
+            project.FindCloth(part.ClothId)!,
+            (distance, keepHoles) => Offset(edges.Laid, laidKey, distance, keepHoles, cancellation)
+        )
+        {
+            Edge = outline.Outline,
+            Visible = edges.Visible,
+            Stretches = edges.Visible is null ? [] : edges.Stretches,
+            IsBuried = edges.IsBuried,
+        };
+        return new KeyedPiece(work, laidKey, edgesKey);
+    }
 
     private Area Offset(
         Outline outline,

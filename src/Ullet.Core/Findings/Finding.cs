@@ -37,3 +37,9 @@ public sealed record CoverWidthMend(string ElementId, double Width) : Mend($"Mak
 
 public sealed record InsideShareMend(string ElementId, double Share)
     : Mend($"Put {Share * 100:0} % of the cover inside");
+
+public sealed record ClearCrumbsMend(string ElementId) : Mend("Clear the crumbs");
+
+public sealed record BridgeNecksMend(string ElementId, double Width) : Mend($"Widen the bridges to {Width:0.0} mm");
+
+public sealed record CutTailsMend(string ElementId) : Mend("Cut the thin ends off");

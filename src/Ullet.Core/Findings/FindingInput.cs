@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
+using Ullet.Core.Outlines;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
@@ -16,6 +17,20 @@ public sealed record FindingInput(
     IReadOnlyDictionary<StepKey, StepStitches> Stitches,
     StitchProgram Program,
     ImmutableArray<CutSheet> Sheets
+)
+{
+    /// <summary>The elements with operations.</summary>
+    public ImmutableArray<OperatedElement> Operated { get; init; } = [];
+}
+
+/// <summary>An element with what its operations did.</summary>
+/// <param name="Element">The element.</param>
+/// <param name="Operations">Each that is not muted, and how it went.</param>
+/// <param name="Leftovers">Crumbs and thin places of what they left.</param>
+public sealed record OperatedElement(
+    Element Element,
+    ImmutableArray<(Operation Operation, OperationState State)> Operations,
+    ImmutableArray<Leftover> Leftovers
 );
 
 /// <summary>One check.</summary>
@@ -34,6 +49,9 @@ public static class Checks
         new EdgeCoveredCheck(),
         new NarrowPieceCheck(),
         new MatCheck(),
+        new OperationsCheck(),
+        new SelfCrossingCheck(),
+        new BuriedCheck(),
         new FontMissingCheck(),
         new HiddenCheck(),
     ];

@@ -1,3 +1,4 @@
+using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
@@ -8,7 +9,13 @@ internal sealed class FontMissingCheck : ICheck
     public IEnumerable<Finding> Run(FindingInput input) =>
         input
             .Project.Elements.OfType<Words>()
-            .Where(words => input.Outlines[words.Id].IsEmpty)
+            .Where(words =>
+                input.Outlines[words.Id].IsEmpty
+                && !input.Operated.Any(operated =>
+                    operated.Element.Id == words.Id
+                    && operated.Operations.Any(made => made.State == OperationState.Empty)
+                )
+            )
             .Select(words => new Finding(
                 "font-missing",
                 FindingLevel.Stop,

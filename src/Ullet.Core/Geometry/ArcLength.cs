@@ -41,4 +41,23 @@ public sealed class ArcLength
         var span = _sums[after] - _sums[after - 1];
         return Point.Lerp(_points[after - 1], _points[after], span < 1e-12 ? 0 : (distance - _sums[after - 1]) / span);
     }
+
+    /// <summary>How far along one of the polyline's own points lies, mm.</summary>
+    public double OfVertex(int index) => _sums[index];
+
+    /// <summary>How far along the polyline the point of it lies that is nearest to a place, mm.</summary>
+    public double Of(Point place)
+    {
+        var (best, nearest) = (0.0, double.MaxValue);
+        for (var i = 1; i < _points.Length; i++)
+        {
+            var foot = SegmentIndex.Foot(place, _points[i - 1], _points[i]);
+            var distance = foot.DistanceTo(place);
+            if (distance < nearest)
+            {
+                (best, nearest) = (_sums[i - 1] + foot.DistanceTo(_points[i - 1]), distance);
+            }
+        }
+        return best;
+    }
 }

@@ -16,6 +16,15 @@ internal static class Crossings
             PlaneGeometry.Factory.CreateMultiLineString([.. rings.Select(PlaneGeometry.LinearRing)])
         ).IsSimple();
 
+    /// <summary>A place where a ring meets itself or another, or null.</summary>
+    internal static Point? First(IEnumerable<Ring> rings)
+    {
+        var test = new IsSimpleOp(
+            PlaneGeometry.Factory.CreateMultiLineString([.. rings.Select(PlaneGeometry.LinearRing)])
+        );
+        return test.IsSimple() ? null : new Point(test.NonSimpleLocation.X, test.NonSimpleLocation.Y);
+    }
+
     /// <summary>True when edges cross more often than a number of times; counting stops there.</summary>
     internal static bool AreMoreThan(int most, IEnumerable<Ring> rings)
     {

@@ -28,6 +28,47 @@ public readonly record struct Curve(Point Start, Point Control1, Point Control2,
             + (End * (t * t * t));
     }
 
+    /// <summary>The derivative, mm for the whole stretch. Where it vanishes at an end, the direction to the next point that differs.</summary>
+    public Point Slope(double t)
+    {
+        if (IsLine)
+        {
+            return End - Start;
+        }
+        var u = 1 - t;
+        var slope =
+            ((Control1 - Start) * (3 * u * u))
+            + ((Control2 - Control1) * (6 * u * t))
+            + ((End - Control2) * (3 * t * t));
+        return slope.Length > 1e-9 ? slope
+            : t < 0.5 ? (Control2.DistanceTo(Start) > 1e-9 ? Control2 : End) - Start
+            : End - (Control1.DistanceTo(End) > 1e-9 ? Control1 : Start);
+    }
+
+    /// <summary>The stretch between two parameters, 0 to 1; backwards when the second is the smaller. Exact (de Casteljau).</summary>
+    public Curve Part(double from, double to)
+    {
+        if (from > to)
+        {
+            return Part(to, from).Reversed();
+        }
+        var (start, end) = (At(from), At(to));
+        if (IsLine)
+        {
+            return Line(start, end);
+        }
+        var third = (to - from) / 3;
+        return Cubic(start, start + (Slope3(from) * third), end - (Slope3(to) * third), end);
+    }
+
+    private Point Slope3(double t)
+    {
+        var u = 1 - t;
+        return ((Control1 - Start) * (3 * u * u))
+            + ((Control2 - Control1) * (6 * u * t))
+            + ((End - Control2) * (3 * t * t));
+    }
+
     public Curve Transform(Affine map) =>
         new(map.Apply(Start), map.Apply(Control1), map.Apply(Control2), map.Apply(End), IsLine);
 

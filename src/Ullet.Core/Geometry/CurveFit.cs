@@ -25,17 +25,26 @@ public static class CurveFit
         {
             var end = i + 1 < stops.Count ? stops[i + 1] : closed.Length - 1;
             var run = closed[stops[i]..(end + 1)];
-            var smoothSeam = corners.IsEmpty;
-            var into = (run[1] - run[0]).Unit();
-            var outOf = (run[^2] - run[^1]).Unit();
-            if (smoothSeam)
-            {
-                var across = (run[1] - run[^2]).Unit();
-                (into, outOf) = (across, across * -1);
-            }
-            Fit(run, into, outOf, tolerance, curves);
+            curves.AddRange(Open(run, tolerance, smoothSeam: corners.IsEmpty));
         }
         return new Contour(curves.ToImmutable());
+    }
+
+    /// <summary>Fits curves to an open run of points.</summary>
+    /// <param name="run">At least two points, mm.</param>
+    /// <param name="tolerance">Largest distance of a point from the curves, mm.</param>
+    /// <param name="smoothSeam">True when the run ends where it begins and goes on smoothly there.</param>
+    public static ImmutableArray<Curve> Open(ImmutableArray<Point> run, double tolerance, bool smoothSeam = false)
+    {
+        var (into, outOf) = ((run[1] - run[0]).Unit(), (run[^2] - run[^1]).Unit());
+        if (smoothSeam)
+        {
+            var across = (run[1] - run[^2]).Unit();
+            (into, outOf) = (across, across * -1);
+        }
+        var curves = ImmutableArray.CreateBuilder<Curve>();
+        Fit(run, into, outOf, tolerance, curves);
+        return curves.ToImmutable();
     }
 
     private static void Fit(
@@ -122,19 +131,33 @@ public static class CurveFit
         return Curve.Cubic(first, first + (into * alpha), last + (outOf * beta), last);
     }
 
+    /// <summary>How far the curve is off, at the points and halfway along every edge: between the far ends of a straight side
+    /// no point would show a bulge. A chord may lie off the curve that it was flattened from by the flattening's tolerance.</summary>
     private static (double Error, int Index) WorstError(ImmutableArray<Point> run, double[] t, Curve curve)
     {
         var (worst, index) = (0.0, run.Length / 2);
-        for (var i = 1; i < run.Length - 1; i++)
+        for (var i = 0; i + 1 < run.Length; i++)
         {
-            var error = curve.At(t[i]).DistanceTo(run[i]);
-            if (error > worst)
+            if (i > 0)
             {
-                (worst, index) = (error, i);
+                Judge(curve.At(t[i]).DistanceTo(run[i]), i);
             }
+            var halfway = curve.At((t[i] + t[i + 1]) / 2);
+            var off = SegmentIndex.Foot(halfway, run[i], run[i + 1]).DistanceTo(halfway) - ChordSlack;
+            Judge(off, i == 0 ? 1 : i);
         }
         return (worst, index);
+
+        void Judge(double error, int at)
+        {
+            if (error > worst)
+            {
+                (worst, index) = (error, at);
+            }
+        }
     }
+
+    private const double ChordSlack = Tolerance.Flatten + Tolerance.Quantum;
 
     private static double[] Reparameterise(ImmutableArray<Point> run, double[] t, Curve curve)
     {

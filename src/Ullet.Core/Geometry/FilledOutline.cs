@@ -22,8 +22,7 @@ public static class FilledOutline
     /// <summary>The outline that closed lines enclose.</summary>
     /// <param name="contours">Closed lines in any direction, mm; they may cross themselves and each other.</param>
     /// <param name="rule">What counts as inside.</param>
-    /// <returns>Lines that meet no other keep their own curves. Where lines cross, the edge of what they enclose is fitted
-    /// anew within <see cref="Tolerance.Fit"/>. Empty when nothing is enclosed, and for a tangle
+    /// <returns>All lines keep their own curves, cut where lines cross. Empty when nothing is enclosed, and for a tangle
     /// (<see cref="IsTangle"/>).</returns>
     public static Outline Of(IEnumerable<Contour> contours, FillRule rule)
     {
@@ -98,24 +97,13 @@ public static class FilledOutline
             [.. lines.Select(line => line.Ring)],
             place => IsFilled(lines.Sum(line => line.Box.Contains(place) ? line.Ring.Winding(place) : 0), rule)
         );
+        var memory = new CurveMemory(lines.Select(line => line.Contour.Curves));
         return new Outline([
             .. regions.Select(region => new OutlinePart(
-                Edge(region.Shell, lines, clockwise: true),
-                [.. region.Holes.Select(hole => Edge(hole, lines, clockwise: false))]
+                memory.Restore(region.Shell),
+                [.. region.Holes.Select(hole => memory.Restore(hole))]
             )),
         ]);
-    }
-
-    /// <summary>The curves of an edge: of the line that it is, or fitted anew.</summary>
-    private static Contour Edge(Ring ring, List<Line> lines, bool clockwise)
-    {
-        var (box, area) = (ring.Bounds(), Math.Abs(ring.SignedArea));
-        var own = lines.Find(line =>
-            Math.Abs(line.Encloses - area) < 0.002 * (1 + Math.Sqrt(area))
-            && line.Box.Grown(0.002).Contains(box)
-            && box.Grown(0.002).Contains(line.Box)
-        );
-        return (own?.Contour ?? CurveFit.Of(ring)).Oriented(clockwise);
     }
 
     private static bool IsFilled(int winding, FillRule rule) =>

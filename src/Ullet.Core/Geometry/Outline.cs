@@ -40,6 +40,9 @@ public sealed record Outline(ImmutableArray<OutlinePart> Parts)
 
     public bool IsEmpty => Parts.IsEmpty && Lines.IsEmpty;
 
+    /// <summary>How many nodes its edges and lines have: one for each curve, and one more at the end of an open line.</summary>
+    public int NodeCount => Contours.Sum(contour => contour.Curves.Length) + Lines.Sum(line => line.Curves.Length + 1);
+
     public IEnumerable<Contour> Contours => Parts.SelectMany(part => part.Contours);
 
     /// <summary>The exact box of all shells and lines, mm.</summary>

@@ -54,6 +54,18 @@ internal static class PlaneGeometry
         return Factory.CreateLinearRing(coordinates);
     }
 
+    /// <summary>The edges of an outline's parts.</summary>
+    internal static NetTopologySuite.Geometries.Geometry Lines(Outline outline) =>
+        Factory.CreateMultiLineString([
+            .. outline.Flatten().SelectMany(region => region.Rings).Select(ring => (LineString)LinearRing(ring)),
+        ]);
+
+    internal static NetTopologySuite.Geometries.Geometry Place(Point place) =>
+        Factory.CreatePoint(new Coordinate(place.X, place.Y));
+
+    internal static LineString Line(ImmutableArray<Point> points) =>
+        Factory.CreateLineString([.. points.Select(p => new Coordinate(Snap(p.X), Snap(p.Y)))]);
+
     private static double Snap(double value) => Math.Round(value * GridScale) / GridScale;
 
     private static Ring ToRing(LineString line, bool clockwise)

@@ -22,4 +22,12 @@ public static class RegionOffset
         var parameters = new BufferParameters(ArcPieces) { JoinStyle = JoinStyle.Round, SimplifyFactor = 0.0005 };
         return PlaneGeometry.ToRegions(BufferOp.Buffer(PlaneGeometry.From(regions), distance, parameters));
     }
+
+    /// <summary>What lies within a distance of open lines, mm; the ends are cut off square at the lines' ends.</summary>
+    public static ImmutableArray<Region> Around(IEnumerable<ImmutableArray<Point>> lines, double distance)
+    {
+        var parameters = new BufferParameters(ArcPieces) { EndCapStyle = EndCapStyle.Flat };
+        var all = PlaneGeometry.Factory.CreateMultiLineString([.. lines.Select(PlaneGeometry.Line)]);
+        return PlaneGeometry.ToRegions(BufferOp.Buffer(all, distance, parameters));
+    }
 }

@@ -12,4 +12,8 @@ public static class RegionOverlay
     /// <summary>The least distance between two sets of regions, mm; 0 when they touch or overlap.</summary>
     public static double Distance(IEnumerable<Region> first, IEnumerable<Region> second) =>
         PlaneGeometry.From(first).Distance(PlaneGeometry.From(second));
+
+    /// <summary>The least distance between regions and the edge of an outline, mm; 0 where it runs through them.</summary>
+    public static double DistanceToEdge(IEnumerable<Region> regions, Outline outline) =>
+        PlaneGeometry.From(regions).Distance(PlaneGeometry.Lines(outline));
 }

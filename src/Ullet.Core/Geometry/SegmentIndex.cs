@@ -52,6 +52,26 @@ public sealed class SegmentIndex
         return best;
     }
 
+    /// <summary>The numbers of the edges within a distance of a place, counted ring by ring from each ring's first point.</summary>
+    public IEnumerable<int> Within(Point place, double distance)
+    {
+        var found = new HashSet<int>();
+        for (var x = Cell(place.X - distance); x <= Cell(place.X + distance); x++)
+        {
+            for (var y = Cell(place.Y - distance); y <= Cell(place.Y + distance); y++)
+            {
+                foreach (var index in _cells.GetValueOrDefault((x, y)) ?? [])
+                {
+                    var (start, end) = _segments[index];
+                    if (Foot(place, start, end).DistanceTo(place) <= distance && found.Add(index))
+                    {
+                        yield return index;
+                    }
+                }
+            }
+        }
+    }
+
     /// <summary>The point of a segment nearest to a place.</summary>
     public static Point Foot(Point place, Point start, Point end)
     {

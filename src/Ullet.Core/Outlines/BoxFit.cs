@@ -60,5 +60,21 @@ public static class BoxFit
             .Then(Affine.Translate(box.X, box.Y))
             .Apply(own);
 
+    /// <summary>A spot of the element's own frame on the wall.</summary>
+    public static Point OnWall(ElementBox box, Spot spot) =>
+        OnWall(box, new Point(spot.X * box.Width, spot.Y * box.Height));
+
+    /// <summary>The spot of the element's own frame that lies at a place on the wall.</summary>
+    public static Spot SpotOf(ElementBox box, Point place)
+    {
+        var own = Affine
+            .Scale(box.IsFlipped ? -1 : 1, 1)
+            .Then(Affine.Rotate(box.Rotation))
+            .Then(Affine.Translate(box.X, box.Y))
+            .Inverse()
+            .Apply(place);
+        return new Spot(own.X / Math.Max(box.Width, Flat), own.Y / Math.Max(box.Height, Flat));
+    }
+
     private static double Stretch(double wanted, double given) => given < Flat ? 1 : wanted / given;
 }

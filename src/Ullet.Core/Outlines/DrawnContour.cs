@@ -7,7 +7,7 @@ namespace Ullet.Core.Outlines;
 /// <summary>A drawn line as its curves; one whose controls lie at its ends is straight.</summary>
 internal static class DrawnContour
 {
-    internal static Contour Make(DrawnShape drawn)
+    internal static Contour Make(DrawnLine drawn)
     {
         var curves = Curves(drawn);
         var (first, last) = (curves[0].Start, curves[^1].End);
@@ -15,7 +15,7 @@ internal static class DrawnContour
     }
 
     /// <summary>The line as it is drawn, closed or not.</summary>
-    internal static ImmutableArray<Curve> Curves(DrawnShape drawn)
+    internal static ImmutableArray<Curve> Curves(DrawnLine drawn)
     {
         var at = new Point(drawn.StartX, drawn.StartY);
         var curves = ImmutableArray.CreateBuilder<Curve>(drawn.Curves.Length);

@@ -16,4 +16,11 @@ public sealed record ElementOutline(Outline Whole, ImmutableArray<PartOutline> P
 /// <param name="Ordinal">Its number in the element; the letter's place in its text.</param>
 /// <param name="Letter">The letter that it is, or null for the whole element.</param>
 /// <param name="Outline">Its edge, mm.</param>
-public sealed record PartOutline(int Ordinal, string? Letter, Outline Outline);
+public sealed record PartOutline(int Ordinal, string? Letter, Outline Outline)
+{
+    /// <summary>A cloth of its own; null for the element's.</summary>
+    public string? ClothId { get; init; }
+
+    /// <summary>Which side of a split it is, in words; null for a piece that is not split.</summary>
+    public string? Side { get; init; }
+}

@@ -11,7 +11,7 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
 {
     private readonly LetterSetting _setting = new();
 
-    public int Version => 2;
+    public int Version => 3;
 
     public ContentHash Key(Element input) =>
         input switch
@@ -30,6 +30,9 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
                     IsLocked = false,
                     IsHidden = false,
                     StaysCentred = false,
+                    Operations = [],
+                    EdgeTouches = [],
+                    IsConstruction = false,
                 },
                 $"words-{Version}-{fonts.Find(words.FontId)?.ContentKey}"
             ),
@@ -45,7 +48,10 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
             Piece piece => Whole(piece),
             Words words => Letters(words),
             StitchedLine line => new ElementOutline(
-                new Outline([]) { Lines = [new OpenPath(DrawnContour.Curves(line.Line))] }.InBox(line.Box),
+                new Outline([])
+                {
+                    Lines = [.. line.Line.Lines.Select(drawn => new OpenPath(DrawnContour.Curves(drawn)))],
+                }.InBox(line.Box),
                 []
             ),
             _ => throw new ArgumentException($"No outline for {input.GetType().Name}.", nameof(input)),
@@ -57,15 +63,25 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
 
     private static ElementOutline Whole(Piece piece)
     {
-        var shell = ShapeContours.Make(piece.Shape, piece.Box.Width, piece.Box.Height);
+        var shape = ShapeContours.Outline(piece.Shape, piece.Box.Width, piece.Box.Height);
         var holes = piece.Holes.Select(hole =>
             ShapeContours
                 .Make(hole.Shape, hole.Width, hole.Height)
                 .Transform(Affine.Translate(hole.X, hole.Y))
                 .Oriented(clockwise: false)
         );
-        var outline = new Outline([new OutlinePart(shell, [.. holes])]).InBox(piece.Box);
-        return new ElementOutline(outline, [new PartOutline(0, null, outline)]);
+        foreach (var hole in holes)
+        {
+            var place = hole.Bounds().Centre;
+            var around = shape.Parts.FirstOrDefault(part => part.Shell.Flatten(0.05).Winding(place) != 0);
+            around ??= shape.Parts.FirstOrDefault();
+            if (around is not null)
+            {
+                shape = new Outline(shape.Parts.Replace(around, around with { Holes = around.Holes.Add(hole) }));
+            }
+        }
+        var outline = shape.IsEmpty ? shape : shape.InBox(piece.Box);
+        return new ElementOutline(outline, outline.IsEmpty ? [] : [new PartOutline(0, null, outline)]);
     }
 
     private ElementOutline Letters(Words words)

@@ -35,23 +35,34 @@ public static class ShapeLimits
             _ => null,
         };
 
-    /// <summary>Says what is wrong with a drawn line that need not close, or null.</summary>
+    /// <summary>Says what is wrong with a drawing whose lines need not close, or null.</summary>
     public static Refusal? CheckLine(DrawnShape drawn)
     {
-        if (drawn.Curves.IsDefaultOrEmpty || drawn.Curves.Length > MostCurves)
+        if (
+            drawn.Lines.IsDefaultOrEmpty
+            || drawn.Lines.Any(line => line.Curves.IsDefaultOrEmpty)
+            || drawn.Lines.Sum(line => line.Curves.Length) > MostCurves
+        )
         {
             return new Refusal("drawing-broken", "shape", $"A drawn shape needs from 1 to {MostCurves} curves.");
         }
-        var numbers = drawn.Curves.SelectMany(c => new[] { c.X1, c.Y1, c.X2, c.Y2, c.X, c.Y }).Append(drawn.StartX);
-        return numbers.Append(drawn.StartY).All(n => double.IsFinite(n) && Math.Abs(n) < 1e6)
+        var numbers = drawn.Lines.SelectMany(line =>
+            line.Curves.SelectMany(c => new[] { c.X1, c.Y1, c.X2, c.Y2, c.X, c.Y })
+                .Append(line.StartX)
+                .Append(line.StartY)
+        );
+        return numbers.All(n => double.IsFinite(n) && Math.Abs(n) < 1e6)
             ? null
             : new Refusal("drawing-broken", "shape", "A drawn shape has a number that is no place.");
     }
 
     private static Refusal? CheckClosed(DrawnShape drawn)
     {
-        var ring = DrawnContour.Make(drawn).Flatten(0.05);
-        return ring.Points.Length > 2 && Math.Abs(ring.SignedArea) > 1e-6
+        var bounds = drawn
+            .Lines.Select(line => DrawnContour.Make(line).Flatten(0.05))
+            .Where(ring => ring.Points.Length > 2 && Math.Abs(ring.SignedArea) > 1e-6);
+        // A line that crosses itself may go round as much one way as the other, and still enclose something.
+        return bounds.Any() || !ShapeContours.Outline(drawn, 100, 100).IsEmpty
             ? null
             : new Refusal("drawing-flat", "shape", "A drawn shape encloses nothing, so it can't be a piece.");
     }

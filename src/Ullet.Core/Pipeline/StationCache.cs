@@ -9,6 +9,7 @@ public sealed class StationCache
     public const int DefaultCapacity = 4000;
 
     private readonly ConcurrentDictionary<(Type, string), Entry> _entries = new();
+    private readonly ConcurrentDictionary<Type, long> _computedBy = new();
     private readonly int _capacity;
     private long _clock;
     private long _computed;
@@ -23,6 +24,9 @@ public sealed class StationCache
     /// <summary>How often a station had to compute, since the start.</summary>
     public long Computed => Interlocked.Read(ref _computed);
 
+    /// <summary>How often one kind of station had to compute, since the start.</summary>
+    public long ComputedBy<TStation>() => _computedBy.GetValueOrDefault(typeof(TStation));
+
     /// <summary>The station's output for an input: kept, or computed now.</summary>
     public TOut Get<TIn, TOut>(IStation<TIn, TOut> station, TIn input, CancellationToken cancellation = default)
         where TOut : class
@@ -35,6 +39,7 @@ public sealed class StationCache
         }
         var value = station.Compute(input, cancellation);
         Interlocked.Increment(ref _computed);
+        _computedBy.AddOrUpdate(station.GetType(), 1, (_, count) => count + 1);
         _entries[key] = new Entry(value) { Used = Interlocked.Increment(ref _clock) };
         if (_entries.Count > _capacity)
         {

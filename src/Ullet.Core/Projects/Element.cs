@@ -28,6 +28,15 @@ public abstract record Element
 
     /// <summary>True while the middle of its outline is kept in the field's centre whatever its size becomes.</summary>
     public bool StaysCentred { get; init; }
+
+    /// <summary>Live changes of its outline, in their order.</summary>
+    public ImmutableArray<Operation> Operations { get; init; } = [];
+
+    /// <summary>A construction shape is neither sewn nor cut; it only serves other elements' operations.</summary>
+    public bool IsConstruction { get; init; }
+
+    /// <summary>The elements that its operations use, muted ones counted.</summary>
+    public IEnumerable<string> SourceIds() => Operations.SelectMany(operation => operation.Sources);
 }
 
 /// <summary>Where an element stands: its middle, its size before turning, and its turn.</summary>
@@ -54,7 +63,15 @@ public abstract record AppliqueElement : Element
 
     /// <summary>Numbers set by hand for single stages; null means the method's own.</summary>
     public StageSettings Stages { get; init; } = new();
+
+    /// <summary>Stretches of its edge that were covered or laid open by hand.</summary>
+    public ImmutableArray<EdgeTouch> EdgeTouches { get; init; } = [];
 }
+
+/// <summary>A stretch of edge set by hand against what the stack says.</summary>
+/// <param name="At">A place on the stretch.</param>
+/// <param name="IsCovered">True for an edge that lies under something and gets no cover.</param>
+public sealed record EdgeTouch(Spot At, bool IsCovered);
 
 /// <summary>An appliqué piece: an outline with holes, a cloth, a method.</summary>
 public sealed record Piece : AppliqueElement

@@ -6,7 +6,7 @@ namespace Ullet.Core.Projects;
 public sealed record Project
 {
     /// <summary>The schema that this build writes. Older documents are raised to it when read.</summary>
-    public const int CurrentSchema = 2;
+    public const int CurrentSchema = 3;
 
     public int SchemaVersion { get; init; } = CurrentSchema;
 

@@ -89,6 +89,20 @@ public static class ProjectJson
             {
                 return Broken(refusal.Words.TrimEnd('.'));
             }
+            if (element.Operations.Length > OperationLimits.MostOperations)
+            {
+                return Broken($"\"{element.Name}\" has more than {OperationLimits.MostOperations} operations");
+            }
+            foreach (var operation in element.Operations)
+            {
+                if (
+                    (OperationLimits.Check(operation) ?? OperationLimits.CheckSources(project, element, operation)) is
+                    { } wrong
+                )
+                {
+                    return Broken(wrong.Words.TrimEnd('.'));
+                }
+            }
         }
         return project;
     }

@@ -13,8 +13,12 @@ public sealed record SchemaUpgrade(int From, Func<JsonObject, JsonObject> Apply)
 public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> steps)
 {
     /// <summary>The steps of this build. From 1 to 2 lettering, lines, groups, locks and photo swatches came in, all of
-    /// them with defaults, so nothing of an older document has to be rewritten.</summary>
-    public static readonly SchemaUpgrades Shipped = new(Project.CurrentSchema, [new SchemaUpgrade(1, json => json)]);
+    /// them with defaults, so nothing of an older document has to be rewritten. From 2 to 3 operations came in, and a drawing
+    /// may hold several lines.</summary>
+    public static readonly SchemaUpgrades Shipped = new(
+        Project.CurrentSchema,
+        [new SchemaUpgrade(1, json => json), new SchemaUpgrade(2, DrawingsOfLines.Raise)]
+    );
 
     /// <returns>The JSON at the current schema, or "project-newer" / "project-broken".</returns>
     public Result<JsonObject> Raise(JsonObject json)

@@ -39,11 +39,38 @@ public sealed record CrescentShape(double Thickness = 0.35) : ShapeSource;
 
 public sealed record ShieldShape : ShapeSource;
 
-/// <summary>A drawn closed line: cubic curves one after the other, in any unit; it is fitted to the piece's box.</summary>
+/// <summary>A drawing of lines with nodes, in any unit; it is fitted to its element's box. On cloth every line is closed, and
+/// what an odd number of lines goes round is filled.</summary>
+[method: JsonConstructor]
+public sealed record DrawnShape(ImmutableArray<DrawnLine> Lines) : ShapeSource
+{
+    /// <summary>A drawing of one line.</summary>
+    public DrawnShape(double startX, double startY, ImmutableArray<DrawnCurve> curves)
+        : this([new DrawnLine(startX, startY, curves)]) { }
+}
+
+/// <summary>One drawn line: cubic curves one after the other.</summary>
 /// <param name="StartX">Where the line begins.</param>
 /// <param name="StartY">Where the line begins.</param>
-/// <param name="Curves">Each goes on from the end of the one before; the last ends at the start.</param>
-public sealed record DrawnShape(double StartX, double StartY, ImmutableArray<DrawnCurve> Curves) : ShapeSource;
+/// <param name="Curves">Each goes on from the end of the one before; a closed line ends where it starts.</param>
+public sealed record DrawnLine(double StartX, double StartY, ImmutableArray<DrawnCurve> Curves);
 
 /// <summary>Two control points and an end; a straight stretch has its controls at its ends.</summary>
-public sealed record DrawnCurve(double X1, double Y1, double X2, double Y2, double X, double Y);
+public sealed record DrawnCurve(double X1, double Y1, double X2, double Y2, double X, double Y)
+{
+    /// <summary>How the line goes on through the node at the end.</summary>
+    public NodeKind Node { get; init; }
+}
+
+/// <summary>How a line goes through one of its nodes.</summary>
+public enum NodeKind
+{
+    /// <summary>Both handles are free.</summary>
+    Corner,
+
+    /// <summary>Both handles lie on one line; their lengths are free.</summary>
+    Smooth,
+
+    /// <summary>Both handles lie on one line and are of one length.</summary>
+    Symmetric,
+}

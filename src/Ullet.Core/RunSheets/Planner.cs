@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
-using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
@@ -22,30 +21,39 @@ public static class Planner
         foreach (var element in project.Elements)
         {
             var at = work[element.Id];
-            foreach (var (piece, key) in at.Pieces)
+            foreach (var piece in at.Pieces)
             {
-                steps.AddRange(Steps(project, piece, key));
+                steps.AddRange(Steps(project, piece));
             }
             if (at.Line is { } line)
             {
                 steps.Add(new StitchStep(line.Key, element.Id, element.Name, line));
             }
         }
-        if (project.Elements.Length > 0)
+        if (steps.Count > 1)
         {
             steps.Add(Hand(project, hooping.Id, hooping.Name, Finish(project)));
         }
         return new RunSheet(steps.ToImmutable());
     }
 
-    private static IEnumerable<RunStep> Steps(Project project, PieceAtWork work, ContentHash outlineKey)
+    private static IEnumerable<RunStep> Steps(Project project, KeyedPiece piece)
     {
+        var work = piece.Work;
         var (part, element) = (work.Part, work.Part.Element);
         foreach (var act in AppliqueMethods.Of(element.Method).Acts(work))
         {
             if (act is StageAct stage && !element.Stages.IsOff(stage.Role))
             {
-                var resolved = StageNumbers.Resolve(project, part, stage.Role, work.Outline, outlineKey);
+                if (
+                    stage.Role == StageRole.Cover
+                    && work.Visible is { WholeRings.IsEmpty: true, Stretches.IsEmpty: true }
+                )
+                {
+                    continue;
+                }
+                var key = stage.Role == StageRole.Cover ? piece.EdgeKey : piece.LaidKey;
+                var resolved = StageNumbers.Resolve(project, work, stage.Role, key);
                 yield return new StitchStep(resolved.Key, element.Id, part.Name, resolved);
             }
             else if (act is HandAct hand)

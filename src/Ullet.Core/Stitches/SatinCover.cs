@@ -25,10 +25,15 @@ public static class SatinCover
     /// <summary>Covers the edges of regions, shells and holes alike.</summary>
     /// <returns>For each edge its underlay runs, then its top run. Where two edges face each other nearer than the band
     /// needs, strokes end halfway and the narrowest place is reported.</returns>
+    /// <param name="regions">The outline, mm.</param>
+    /// <param name="numbers">Width, spacing, shares.</param>
+    /// <param name="visible">The stretches of edge that get a cover; null for all of it. A stretch of a ring ends square.</param>
+    /// <param name="cancellation">Stops the work.</param>
     public static StepStitches Make(
         ImmutableArray<Region> regions,
         SatinNumbers numbers,
-        CancellationToken cancellation
+        CancellationToken cancellation,
+        VisibleEdge? visible = null
     )
     {
         var rings = regions.SelectMany(region => region.Rings).Where(ring => ring.Points.Length >= 3).ToList();
@@ -39,6 +44,10 @@ public static class SatinCover
         for (var edge = 0; edge < rings.Count; edge++)
         {
             cancellation.ThrowIfCancellationRequested();
+            if (visible is not null && !visible.WholeRings.Contains(edge))
+            {
+                continue;
+            }
             var ring = StartPoint.Choose(rings[edge]);
             var legs = sides.Legs(ring);
             var start = legs[0].Places.Count > 0 ? legs[0].Places[0].Outer : ring.Points[0];
@@ -47,6 +56,19 @@ public static class SatinCover
             if (top.Length > 1)
             {
                 runs.Add(new StitchRun(RunKind.Top, edge, top));
+            }
+            narrow.AddRange(legs.Select(leg => leg.Narrowest).OfType<NarrowPlace>());
+        }
+        foreach (var stretch in visible?.Stretches ?? [])
+        {
+            cancellation.ThrowIfCancellationRequested();
+            var legs = sides.Legs(stretch.Points);
+            runs.AddRange(SatinUnderlay.Make(rings[stretch.Ring], stretch, legs, numbers));
+            var strokes = legs.SelectMany(leg => StrokeSpread.Pick(leg.Places, numbers.Spacing, even: false)).ToList();
+            var top = Points(strokes, strokes.Count, shortStrokes, shortStrokes);
+            if (top.Length > 1)
+            {
+                runs.Add(new StitchRun(RunKind.Top, stretch.Ring, top));
             }
             narrow.AddRange(legs.Select(leg => leg.Narrowest).OfType<NarrowPlace>());
         }
@@ -68,7 +90,17 @@ public static class SatinCover
         }
         var once = strokes.Count;
         strokes.AddRange(ClosingOverlap.Of(strokes, ring.Points[0]));
-        var overlap = new ShortStrokes(numbers.Spacing);
+        return Points(strokes, once, shortStrokes, new ShortStrokes(numbers.Spacing));
+    }
+
+    /// <summary>Strokes as needle points, to and fro.</summary>
+    private static ImmutableArray<Point> Points(
+        List<StrokePlace> strokes,
+        int once,
+        ShortStrokes shortStrokes,
+        ShortStrokes overlap
+    )
+    {
         var points = ImmutableArray.CreateBuilder<Point>(strokes.Count);
         for (var i = 0; i < strokes.Count; i++)
         {

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -44,22 +45,53 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
         {
             var from = stops[i];
             var to = i + 1 < stops.Length ? stops[i + 1] : stops[0] + count;
-            legs.Add(Leg(ring, from, to, closed: corners.IsEmpty));
+            var points = Enumerable.Range(from, to - from + 1).Select(i => ring.Points[i % count]).ToArray();
+            legs.Add(
+                corners.IsEmpty
+                    ? Leg(points, null, null, closed: true)
+                    : Leg(points, ring.TurnAt(from % count), ring.TurnAt(to % count), closed: false)
+            );
         }
         // A ring chosen to begin at a corner has that corner first; otherwise the walk began before it.
         return legs;
     }
 
-    private SatinLeg Leg(Ring ring, int from, int to, bool closed)
+    /// <summary>The legs of a stretch of a ring that is open at both ends, where its cover ends square.</summary>
+    internal List<SatinLeg> Legs(ImmutableArray<Point> stretch)
     {
-        var count = ring.Points.Length;
-        var points = Enumerable.Range(from, to - from + 1).Select(i => ring.Points[i % count]).ToArray();
+        double Turn(int i)
+        {
+            var (into, onward) = (stretch[i] - stretch[i - 1], stretch[i + 1] - stretch[i]);
+            return Math.Atan2(Point.Cross(into, onward), Point.Dot(into, onward)) * 180 / Math.PI;
+        }
+        var corners = Enumerable
+            .Range(1, Math.Max(0, stretch.Length - 2))
+            .Where(i => Math.Abs(Turn(i)) > Tolerance.CornerTurn);
+        int[] stops = [0, .. corners, stretch.Length - 1];
+        return
+        [
+            .. stops
+                .Zip(stops.Skip(1))
+                .Select(pair =>
+                    Leg(
+                        [.. stretch.Skip(pair.First).Take(pair.Second - pair.First + 1)],
+                        pair.First == 0 ? null : Turn(pair.First),
+                        pair.Second == stretch.Length - 1 ? null : Turn(pair.Second),
+                        closed: false
+                    )
+                ),
+        ];
+    }
+
+    /// <summary>One leg between corners; a null turn is an open end, or the seam of a ring without corners.</summary>
+    private SatinLeg Leg(Point[] points, double? turnAtStart, double? turnAtEnd, bool closed)
+    {
         var normals = Normals(points, closed);
         var places = new List<StrokePlace>();
         NarrowPlace? narrowest = null;
-        if (!closed)
+        if (turnAtStart is { } first)
         {
-            var caps = Cap(points[0], points[1], ring.TurnAt(from % count), ahead: false);
+            var caps = Cap(points[0], points[1], first, ahead: false);
             caps.Reverse();
             places.AddRange(caps);
         }
@@ -74,9 +106,9 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
                 places.Add(Place(foot, normal, ref narrowest));
             }
         }
-        if (!closed)
+        if (turnAtEnd is { } last)
         {
-            places.AddRange(Cap(points[^1], points[^2], ring.TurnAt(to % count), ahead: true));
+            places.AddRange(Cap(points[^1], points[^2], last, ahead: true));
         }
         return new SatinLeg(places, narrowest);
     }

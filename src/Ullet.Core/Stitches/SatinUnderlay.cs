@@ -14,15 +14,7 @@ internal static class SatinUnderlay
         Point start
     )
     {
-        var band = numbers.Band;
-        var inset = StitchDefaults.UnderlayInset;
-        var offsets = new List<double> { (band.Outside - band.Inside) / 2 };
-        if (numbers.Width >= StitchDefaults.EdgeRunsFrom)
-        {
-            offsets.Add(-(band.Inside - inset));
-            offsets.Add(band.Outside - inset);
-        }
-        foreach (var offset in offsets)
+        foreach (var offset in Offsets(numbers))
         {
             foreach (var line in Offset(ring, offset))
             {
@@ -31,18 +23,72 @@ internal static class SatinUnderlay
                 start = points[^1];
             }
         }
-        if (numbers.Width >= StitchDefaults.ZigzagFrom)
+        if (Zigzag(legs, numbers) is { Length: > 1 } zigzag)
         {
-            var zigzag = Zigzag(legs, inset);
-            if (zigzag.Length > 1)
-            {
-                yield return new StitchRun(RunKind.Underlay, edge, zigzag);
-            }
+            yield return new StitchRun(RunKind.Underlay, edge, zigzag);
         }
     }
 
-    private static ImmutableArray<Point> Zigzag(List<SatinLeg> legs, double inset)
+    /// <summary>The same along a stretch of a ring: of every line that part which lies nearer to the stretch than to the rest.</summary>
+    internal static IEnumerable<StitchRun> Make(
+        Ring ring,
+        OpenStretch stretch,
+        List<SatinLeg> legs,
+        SatinNumbers numbers
+    )
     {
+        var along = new ArcLength(stretch.Points);
+        var whole = new SegmentIndex([ring]);
+        var back = false;
+        foreach (var offset in Offsets(numbers))
+        {
+            var reach = Math.Abs(offset) + 1;
+            var beside = Offset(ring, offset)
+                .SelectMany(line => line.Points)
+                .Select(place => (Place: place, At: along.Of(place)))
+                .Where(pair =>
+                    whole.Nearest(pair.Place, reach) is { } foot
+                    && along.At(pair.At).DistanceTo(pair.Place) < foot.DistanceTo(pair.Place) + Tolerance.Flatten
+                )
+                .OrderBy(pair => pair.At)
+                .Select(pair => pair.Place);
+            ImmutableArray<Point> line = [.. back ? beside.Reverse() : beside];
+            if (line.Length > 1)
+            {
+                yield return new StitchRun(
+                    RunKind.Underlay,
+                    stretch.Ring,
+                    RunStitch.Along(line, StitchDefaults.RunLength)
+                );
+                back = !back;
+            }
+        }
+        if (Zigzag(legs, numbers) is { Length: > 1 } zigzag)
+        {
+            yield return new StitchRun(RunKind.Underlay, stretch.Ring, zigzag);
+        }
+    }
+
+    /// <summary>How far outside the edge its lines run, mm.</summary>
+    private static List<double> Offsets(SatinNumbers numbers)
+    {
+        var (band, inset) = (numbers.Band, StitchDefaults.UnderlayInset);
+        var offsets = new List<double> { (band.Outside - band.Inside) / 2 };
+        if (numbers.Width >= StitchDefaults.EdgeRunsFrom)
+        {
+            offsets.Add(-(band.Inside - inset));
+            offsets.Add(band.Outside - inset);
+        }
+        return offsets;
+    }
+
+    private static ImmutableArray<Point> Zigzag(List<SatinLeg> legs, SatinNumbers numbers)
+    {
+        if (numbers.Width < StitchDefaults.ZigzagFrom)
+        {
+            return [];
+        }
+        var inset = StitchDefaults.UnderlayInset;
         var points = ImmutableArray.CreateBuilder<Point>();
         var places = legs.SelectMany(leg =>
             StrokeSpread.Pick(leg.Places, StitchDefaults.UnderlayZigzagSpacing, even: false)

@@ -21,7 +21,7 @@ internal static class ClipEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var clip = Clip.Of(head.Project, elements.Split(',', StringSplitOptions.RemoveEmptyEntries));
+        var clip = Clip.Of(head.Project, elements.Split(',', StringSplitOptions.RemoveEmptyEntries), history.Context);
         return clip.IsOk ? TypedResults.Ok(clip.Value) : Problems.Of(clip.Refusal!);
     }
 }

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -15,6 +16,7 @@ internal static class SceneEndpoints
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Scene");
         group.MapGet("scene", Scene).WithName("getScene");
+        group.MapGet("elements/{elementId}/form", Form).WithName("getForm");
         group
             .MapGet("steps/{stepKey}/stitches", Stitches)
             .WithName("getStitches")
@@ -42,6 +44,43 @@ internal static class SceneEndpoints
         }
         var around = await history.Around(id, head.Revision, cancellation);
         return TypedResults.Ok(scenes.Build(head, heads.Of(head, cancellation), around));
+    }
+
+    /// <summary>The nodes and the stretches of edge of one element.</summary>
+    private static async Task<Results<Ok<FormDto>, ProblemHttpResult>> Form(
+        string id,
+        string elementId,
+        DocumentHistory history,
+        EvaluatedHeads heads,
+        Evaluator evaluator,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        if (head.Project.Find(elementId) is not { } element)
+        {
+            return Problems.Of(
+                new Refusal("element-unknown", "elementId", $"There is no element \"{elementId}\" in this project.")
+            );
+        }
+        var stretches = evaluator
+            .StretchesOf(heads.Of(head, cancellation), elementId)
+            .Select(stretch =>
+            {
+                var middle = stretch.Middle;
+                return new StretchDto(
+                    PathText.Of(stretch.Points),
+                    middle.X,
+                    middle.Y,
+                    stretch.Length,
+                    stretch.IsCovered,
+                    stretch.IsByHand
+                );
+            });
+        return TypedResults.Ok(new FormDto(NodeLines.Of(element) ?? [], [.. stretches]));
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stitches(

@@ -1,5 +1,7 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Geometry;
+using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -8,15 +10,25 @@ namespace Ullet.Server.Scenes;
 /// <summary>Elements as screens draw and change them.</summary>
 internal sealed class ElementDtos(Evaluator evaluator)
 {
+    private readonly OperationDtos _operations = new(evaluator);
+
     internal ElementDto Build(Element element, Evaluated evaluated)
     {
         var outline = evaluated.Outlines[element.Id];
         var cloth = element as AppliqueElement;
-        var isSewnAsCloth = cloth is not null && evaluated.PiecesOf(element.Id).Any();
         var satin = StageNumbers.Satin(cloth?.Stages.Cover ?? new CoverSettings());
         var inset = cloth is null ? 0 : StageNumbers.TackInset(cloth);
         var holes = (element as Piece)?.Holes ?? [];
-        string Moved(double distance) => isSewnAsCloth ? PathText.Of(evaluator.OffsetOf(cloth!, distance)) : "";
+        var pieces = evaluated.PiecesOf(element.Id).ToList();
+        string Moved(double distance) =>
+            string.Concat(pieces.Select(piece => PathText.Of(piece.Offset(distance, true).Regions)));
+        string Stretches(bool covered) =>
+            string.Concat(
+                pieces
+                    .SelectMany(piece => piece.Stretches)
+                    .Where(stretch => stretch.IsCovered == covered)
+                    .Select(stretch => PathText.Of(stretch.Points))
+            );
         return new ElementDto(
             element.Id,
             element switch
@@ -48,7 +60,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             (element as StitchedLine)?.Stitching,
             PathText.Of(outline),
             Moved(-inset),
-            Moved(satin.Width * (1 - satin.InsideShare)) + Moved(-satin.Width * satin.InsideShare),
+            string.Concat(pieces.Select(piece => Band(piece, satin))),
             string.Concat(
                 evaluated
                     .Sheets.SelectMany(sheet => sheet.Shapes)
@@ -63,7 +75,34 @@ internal sealed class ElementDtos(Evaluator evaluator)
                     element.Box.Width,
                     element.Box.Height
                 ),
-            SceneBuilder.Size(evaluated.StitchedBounds(element.Id))
+            SceneBuilder.Size(evaluated.StitchedBounds(element.Id)),
+            element.IsConstruction,
+            NodeLines.Of(element) is not null,
+            _operations.Of(element, evaluated),
+            _operations.LeftoversOf(element, evaluated),
+            Stretches(covered: false),
+            Stretches(covered: true),
+            [
+                .. evaluated
+                    .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
+                    .Select(other => other.Name),
+            ]
+        );
+    }
+
+    /// <summary>The band of the cover as sewn, even-odd; along covered stretches there is none.</summary>
+    private static string Band(PieceAtWork piece, SatinNumbers satin)
+    {
+        var (outside, inside) = (satin.Width * (1 - satin.InsideShare), satin.Width * satin.InsideShare);
+        if (piece.Visible is not { } visible)
+        {
+            return PathText.Of(piece.Offset(outside, true).Regions) + PathText.Of(piece.Offset(-inside, true).Regions);
+        }
+        var edge = piece.Edge.Flatten();
+        var band = RegionOverlay.Difference(RegionOffset.By(edge, outside), RegionOffset.By(edge, -inside));
+        var covered = piece.Stretches.Where(stretch => stretch.IsCovered).Select(stretch => stretch.Points);
+        return PathText.Of(
+            RegionOverlay.Difference(band, RegionOffset.Around(covered, Math.Max(outside, inside) + 0.05))
         );
     }
 

@@ -37,6 +37,17 @@ internal static class PathText
         return text.ToString();
     }
 
+    /// <summary>An open line of points.</summary>
+    internal static string Of(ImmutableArray<Point> line)
+    {
+        var text = new StringBuilder();
+        for (var i = 0; i < line.Length; i++)
+        {
+            text.Append(i == 0 ? 'M' : 'L').Append(Pair(line[i]));
+        }
+        return text.ToString();
+    }
+
     private static void Append(StringBuilder text, ImmutableArray<Curve> curves)
     {
         text.Append('M').Append(Pair(curves[0].Start));

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Findings;
 using Ullet.Core.Layers;
+using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -71,6 +72,13 @@ public enum ElementKind
 /// <param name="CutPath">The cut edge.</param>
 /// <param name="Outline">The bare outline's box.</param>
 /// <param name="Stitched">The box of all its needle points, cover included; null without stitches.</param>
+/// <param name="IsConstruction">Neither sewn nor cut; it only serves other elements' operations.</param>
+/// <param name="IsDrawn">True when it has nodes that can be edited.</param>
+/// <param name="Operations">Its operations in order.</param>
+/// <param name="Leftovers">Crumbs and thin places of what they leave.</param>
+/// <param name="VisiblePath">The stretches of edge that get a cover, where others lie under something; else empty.</param>
+/// <param name="CoveredPath">The stretches that lie under something; empty when all of the edge is visible.</param>
+/// <param name="NeededBy">The names of the elements that are made with it.</param>
 public sealed record ElementDto(
     string Id,
     ElementKind Kind,
@@ -91,8 +99,73 @@ public sealed record ElementDto(
     string BandPath,
     string CutPath,
     SizeDto Outline,
-    SizeDto? Stitched
+    SizeDto? Stitched,
+    bool IsConstruction,
+    bool IsDrawn,
+    ImmutableArray<OperationDto> Operations,
+    ImmutableArray<LeftoverDto> Leftovers,
+    string VisiblePath,
+    string CoveredPath,
+    ImmutableArray<string> NeededBy
 );
+
+/// <summary>How an operation stands.</summary>
+public enum OperationStanding
+{
+    Done,
+    Idle,
+    Empty,
+    TooMany,
+    Muted,
+}
+
+/// <summary>An operation of an element.</summary>
+/// <param name="Operation">Its numbers and sources.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Standing">How it went.</param>
+/// <param name="Crumbs">How many parts it leaves that are too small.</param>
+/// <param name="Thin">How many thin bridges and ends it leaves.</param>
+/// <param name="Note">What its numbers are measured between, or why it does nothing; null when there is nothing to say.</param>
+public sealed record OperationDto(
+    Operation Operation,
+    string Name,
+    OperationStanding Standing,
+    int Crumbs,
+    int Thin,
+    string? Note
+);
+
+/// <summary>A crumb or a thin place.</summary>
+/// <param name="Kind">What is wrong.</param>
+/// <param name="X">A place inside it, mm.</param>
+/// <param name="Y">A place inside it, mm.</param>
+/// <param name="Width">Its width, mm.</param>
+/// <param name="Area">Its area, mm².</param>
+/// <param name="Path">Its edge.</param>
+/// <param name="Spot">The place in the element's own frame, as operations take it.</param>
+public sealed record LeftoverDto(
+    LeftoverKind Kind,
+    double X,
+    double Y,
+    double Width,
+    double Area,
+    string Path,
+    Spot Spot
+);
+
+/// <summary>What is asked of one element while its nodes or edges are worked on.</summary>
+/// <param name="Lines">Its lines as nodes; none for an element that is not drawn.</param>
+/// <param name="Stretches">Its edge between corners, covered and open.</param>
+public sealed record FormDto(ImmutableArray<NodeLine> Lines, ImmutableArray<StretchDto> Stretches);
+
+/// <summary>A stretch of edge.</summary>
+/// <param name="Path">Its line.</param>
+/// <param name="X">Its middle, mm.</param>
+/// <param name="Y">Its middle, mm.</param>
+/// <param name="Length">mm.</param>
+/// <param name="IsCovered">Under something: no cover.</param>
+/// <param name="IsByHand">Set by hand.</param>
+public sealed record StretchDto(string Path, double X, double Y, double Length, bool IsCovered, bool IsByHand);
 
 /// <summary>How an element of cloth is applied.</summary>
 /// <param name="Id">Its cloth.</param>

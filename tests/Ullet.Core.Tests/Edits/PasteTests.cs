@@ -1,4 +1,5 @@
 using Ullet.Core.Edits;
+using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 using Ullet.Core.Tests.Samples;
 
@@ -32,7 +33,10 @@ public sealed class PasteTests
     public void Paste_IntoAnotherProject_BringsWhatItLacks_AndUsesWhatItHas()
     {
         var into = SampleProject.Apply(SampleProject.Empty(), SampleProject.Add(new HeartShape()));
-        var pasted = SampleProject.Apply(into, new PasteElements { Clip = Clip.Of(From, ["e1", "e3"]).Value });
+        var pasted = SampleProject.Apply(
+            into,
+            new PasteElements { Clip = Clip.Of(From, ["e1", "e3"], SampleProject.Context).Value }
+        );
         Assert.Equal(3, pasted.Elements.Length);
         Assert.Equal(pasted.Elements.Length, pasted.Elements.Select(element => element.Id).Distinct().Count());
         Assert.Equal(into.Cloths.Length + 1, pasted.Cloths.Length);
@@ -56,7 +60,7 @@ public sealed class PasteTests
     [Fact]
     public void Paste_OfABrokenClip_Refuses()
     {
-        var clip = Clip.Of(From, ["e3"]).Value;
+        var clip = Clip.Of(From, ["e3"], SampleProject.Context).Value;
         string Code(Clip broken) =>
             SampleProject.Refused(SampleProject.Empty(), new PasteElements { Clip = broken }).Code;
         Assert.Equal("clip-empty", Code(clip with { Elements = [] }));
@@ -72,7 +76,45 @@ public sealed class PasteTests
     [Fact]
     public void Clip_OfWhatIsNotThere_SaysSo()
     {
-        Assert.Equal("element-unknown", Clip.Of(From, ["e9"]).Refusal?.Code);
-        Assert.Equal("nothing-selected", Clip.Of(From, []).Refusal?.Code);
+        Assert.Equal("element-unknown", Clip.Of(From, ["e9"], SampleProject.Context).Refusal?.Code);
+        Assert.Equal("nothing-selected", Clip.Of(From, [], SampleProject.Context).Refusal?.Code);
     }
+
+    [Fact]
+    public void Clip_OfWhatIsMadeWithOthers_KeepsItLiveWithThem_AndFreezesItWithout()
+    {
+        var carved = Carved();
+        var together = SampleProject.Apply(
+            SampleProject.Empty(),
+            new PasteElements { Clip = Clip.Of(carved, ["e1", "e2"], SampleProject.Context).Value }
+        );
+        var (ring, bar) = (together.Elements[0], together.Elements[1]);
+        Assert.Equal([bar.Id], Assert.Single(ring.Operations).Sources);
+        var alone = Clip.Of(carved, ["e1"], SampleProject.Context).Value;
+        var frozen = Assert.IsType<Piece>(Assert.Single(alone.Elements));
+        Assert.Empty(frozen.Operations);
+        Assert.Equal(2, ShapeContours.Outline(frozen.Shape, frozen.Box.Width, frozen.Box.Height).Parts.Length);
+    }
+
+    [Fact]
+    public void Duplicate_OfWhatIsMadeWithEachOther_UsesTheCopies_AndAloneTheOriginal()
+    {
+        var carved = Carved();
+        var both = SampleProject.Apply(carved, new DuplicateElements { ElementIds = ["e1", "e2"] });
+        Assert.Equal([both.Elements[3].Id], Assert.Single(both.Elements[2].Operations).Sources);
+        var one = SampleProject.Apply(carved, new DuplicateElements { ElementIds = ["e1"] });
+        Assert.Equal(["e2"], Assert.Single(one.Elements[2].Operations).Sources);
+    }
+
+    /// <summary>An ellipse cut in two by a bar across it.</summary>
+    private static Project Carved() =>
+        SampleProject.Apply(
+            SampleProject.With(new EllipseShape()),
+            SampleProject.Add(new RectangleShape(), 100, 8),
+            new AddOperation
+            {
+                ElementId = "e1",
+                Operation = new Carve { SourceIds = ["e2"] },
+            }
+        );
 }

@@ -53,6 +53,33 @@ public sealed class ProjectJsonTests
         var line = Assert.IsType<StitchedLine>(project.Elements[1]);
         Assert.Equal((LineKind.Bean, "g4", true), (line.Stitching.Kind, line.GroupId, line.IsLocked));
         Assert.Equal(new ClothSwatch("aa11", 80), project.Cloths[2].Swatch);
+        Assert.Equal(60, Assert.Single(Assert.Single(line.Line.Lines).Curves).X);
+    }
+
+    [Fact]
+    public void Read_OfTheGoldenFileOfSchema3_StillWorks()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-3.json"));
+        var project = ProjectJson.Read(golden).Value;
+        Assert.Equal(
+            [
+                "Carve",
+                "Join",
+                "RoundCorners",
+                "MoveEdge",
+                "RepeatInLine",
+                "RepeatRound",
+                "Mirror",
+                "Split",
+                "ClearCrumbs",
+            ],
+            project.Elements[0].Operations.Select(operation => operation.GetType().Name)
+        );
+        Assert.Equal(3.5, ((Carve)project.Elements[0].Operations[0]).Reveal);
+        Assert.True(project.Elements[0].Operations[2].IsMuted);
+        Assert.True(project.Elements[2].IsConstruction);
+        Assert.Equal(NodeKind.Symmetric, ((DrawnShape)((Piece)project.Elements[3]).Shape).Lines[0].Curves[0].Node);
+        Assert.Equal(new EdgeTouch(new Spot(0.5, 0), true), Assert.Single(((Piece)project.Elements[3]).EdgeTouches));
         // Nothing of the file is lost when it is written again.
         Assert.Equal(
             JsonNode.Parse(golden)!.ToJsonString(),
@@ -122,5 +149,25 @@ public sealed class ProjectJsonTests
         var json = (JsonObject)JsonNode.Parse(ProjectJson.Write(SampleProject.With(new HeartShape())))!;
         change(json);
         return Encoding.UTF8.GetBytes(json.ToJsonString());
+    }
+
+    [Theory]
+    [InlineData("e1", "can't be changed with itself")]
+    [InlineData("e9", "no element")]
+    [InlineData("e2", "is itself made with")]
+    public void Read_OfOperationsThatNobodyCouldHaveMade_Refuses(string source, string words)
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new EllipseShape()),
+            SampleProject.Add(new RectangleShape())
+        );
+        Element Carved(Element element, string by) =>
+            element with
+            {
+                Operations = [new Carve { Id = "o1", SourceIds = [by] }],
+            };
+        var broken = project.With(Carved(project.Elements[0], source));
+        broken = source == "e2" ? broken.With(Carved(broken.Elements[1], "e1")) : broken;
+        Assert.Contains(words, ProjectJson.Read(ProjectJson.Write(broken)).Refusal?.Words, StringComparison.Ordinal);
     }
 }

@@ -1,0 +1,30 @@
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>How far an element's finished edge lies outside its bare outline.</summary>
+public static class FinishedEdge
+{
+    /// <summary>Thread as it lies, mm: a line of stitches reaches half of it to each side.</summary>
+    public const double ThreadWidth = 0.4;
+
+    /// <summary>The cover's outside share as sewn, mm; half a thread for stitched lines; 0 where nothing is stitched over the
+    /// edge (no cover, or a construction shape).</summary>
+    public static double Beyond(Element element)
+    {
+        if (element.IsConstruction)
+        {
+            return 0;
+        }
+        if (element is StitchedLine or Words { Use: LetteringUse.StitchedOutline })
+        {
+            return ThreadWidth / 2;
+        }
+        if (element is not AppliqueElement { Stages.Cover: { Off: false } set })
+        {
+            return 0;
+        }
+        var cover = StageNumbers.Satin(set);
+        return cover.Width * (1 - cover.InsideShare);
+    }
+}

@@ -1,0 +1,118 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Outlines;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Puts a line drawn with the pen on top of the stack: a closed one as a piece of cloth, an open one as a line.</summary>
+public sealed record DrawLine : Edit
+{
+    /// <summary>The line in mm from the field's centre; its nodes' kinds go with its curves.</summary>
+    public required DrawnLine Line { get; init; }
+
+    public override string Label(Project before) => "Draw with the pen";
+
+    public override Result<Project> Apply(Project project, EditContext context) =>
+        DrawnByHand.Added(project, new DrawnShape([Line]));
+}
+
+/// <summary>Puts a line drawn by hand on top of the stack, smoothed to few nodes.</summary>
+public sealed record DrawFreehand : Edit
+{
+    public const int MostPoints = 20_000;
+
+    /// <summary>Places in mm from the field's centre, x and y in turn.</summary>
+    public required ImmutableArray<double> Points { get; init; }
+
+    /// <summary>Null closes a line that ends near its start.</summary>
+    public bool? Closed { get; init; }
+
+    /// <summary>How far the smoothed line may lie from the hand's, mm; 0.1 to 5.</summary>
+    public double Smoothing { get; init; } = Freehand.UsualTolerance;
+
+    public override string Label(Project before) => "Draw by hand";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        if (
+            Points.IsDefault
+            || Points.Length < 4
+            || Points.Length % 2 != 0
+            || Points.Length > 2 * MostPoints
+            || Points.Any(number => !(Math.Abs(number) <= Limits.FarthestPlace))
+        )
+        {
+            return new Refusal(
+                "drawing-broken",
+                "points",
+                $"A line by hand needs from 2 to {MostPoints} places on the wall."
+            );
+        }
+        if (Limits.CheckRange(Smoothing, 0.1, 5, "mm", "The smoothing", "smoothing") is { } no)
+        {
+            return no;
+        }
+        var points = Ring.Of([.. Points.Chunk(2).Select(pair => new Point(pair[0], pair[1]))]).Points;
+        if (points.Length < 2 || new ArcLength(points).Total < 1)
+        {
+            return new Refusal("drawing-flat", "points", "That line is shorter than 1 mm. Draw a longer one.");
+        }
+        var closed = (Closed ?? Freehand.IsMeantClosed(points)) && points.Length > 2;
+        var drawn = DrawnElements.ShapeOf(
+            closed
+                ? new Outline([new OutlinePart(new Contour(Freehand.Smooth(points, true, Smoothing)), [])])
+                : new Outline([]) { Lines = [new OpenPath(Freehand.Smooth(points, false, Smoothing))] }
+        );
+        return DrawnByHand.Added(project, drawn);
+    }
+}
+
+/// <summary>Adds what was drawn.</summary>
+internal static class DrawnByHand
+{
+    internal static Result<Project> Added(Project project, DrawnShape drawn)
+    {
+        if (ShapeLimits.CheckLine(drawn) is { } broken)
+        {
+            return broken;
+        }
+        var line = drawn.Lines[0];
+        var isClosed = line.Curves.Length > 1 && line.Curves[^1].X == line.StartX && line.Curves[^1].Y == line.StartY;
+        if (isClosed && ShapeLimits.Check(drawn) is { } flat)
+        {
+            return flat;
+        }
+        var bounds = DrawnElements.BoundsOf(line);
+        var box = new ElementBox(bounds.Centre.X, bounds.Centre.Y, bounds.Width, bounds.Height, 0);
+        var name = $"{(isClosed ? "Drawing" : "Line")} {project.NextNumber}";
+        if (Limits.CheckBox(box, name, mayBeFlat: !isClosed) is { } wrong)
+        {
+            return wrong;
+        }
+        if (AddPiece.UsualCloth(project) is not { } cloth)
+        {
+            return EditRefusals.NoCloth("");
+        }
+        var id = $"e{project.NextNumber}";
+        Element element = isClosed
+            ? new Piece
+            {
+                Id = id,
+                Name = name,
+                Box = box,
+                Shape = drawn,
+                ClothId = cloth.Id,
+                Method = AddPiece.UsualMethod(project),
+            }
+            : new StitchedLine
+            {
+                Id = id,
+                Name = name,
+                Box = box,
+                Line = drawn,
+            };
+        return project with { Elements = project.Elements.Add(element), NextNumber = project.NextNumber + 1 };
+    }
+}

@@ -1,0 +1,39 @@
+using Ullet.Core.Outlines;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Findings;
+
+/// <summary>Names drawn edges that cross themselves: what they enclose twice is taken for a hole.</summary>
+internal sealed class SelfCrossingCheck : ICheck
+{
+    public IEnumerable<Finding> Run(FindingInput input)
+    {
+        foreach (var piece in input.Project.Elements.OfType<Piece>().Where(piece => piece.Shape is DrawnShape))
+        {
+            var isEmpty = input.Outlines[piece.Id].IsEmpty;
+            if (!isEmpty && !CrossesItself(piece))
+            {
+                continue;
+            }
+            yield return isEmpty && piece.Operations.IsEmpty
+                ? new Finding(
+                    "edge-tangled",
+                    FindingLevel.Stop,
+                    piece.Id,
+                    null,
+                    $"The edge of {piece.Name} crosses itself so often, or lies so flat, that it encloses nothing to sew or cut. "
+                        + "Edit its nodes, or draw it anew."
+                )
+                : new Finding(
+                    "edge-crosses-itself",
+                    FindingLevel.Warn,
+                    piece.Id,
+                    NodeLines.FirstCrossing(piece),
+                    $"The edge of {piece.Name} crosses itself; what it goes round twice is a hole. Edit its nodes, or freeze it, "
+                        + "which makes separate edges of it."
+                );
+        }
+    }
+
+    private static bool CrossesItself(Piece piece) => NodeLines.FirstCrossing(piece) is not null;
+}

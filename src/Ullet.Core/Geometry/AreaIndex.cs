@@ -1,0 +1,35 @@
+using System.Collections.Immutable;
+using NetTopologySuite.Geometries.Prepared;
+
+namespace Ullet.Core.Geometry;
+
+/// <summary>An outline's area that is asked many times what lies in it.</summary>
+internal sealed class AreaIndex(Outline outline)
+{
+    private readonly IPreparedGeometry _area = PreparedGeometryFactory.Prepare(PlaneGeometry.From(outline.Flatten()));
+
+    internal bool IsEmpty => _area.Geometry.IsEmpty;
+
+    internal bool Holds(Point place) => _area.Intersects(PlaneGeometry.Place(place));
+
+    internal bool Meets(Outline other) => _area.Intersects(PlaneGeometry.From(other.Flatten()));
+
+    /// <summary>Where a polyline passes in or out of the area, as distances along it, mm.</summary>
+    internal IEnumerable<double> Crossings(ImmutableArray<Point> points, ArcLength along)
+    {
+        var line = PlaneGeometry.Line(points);
+        if (!_area.Intersects(line))
+        {
+            yield break;
+        }
+        var within = line.Intersection(_area.Geometry);
+        for (var i = 0; i < within.NumGeometries; i++)
+        {
+            if (within.GetGeometryN(i) is NetTopologySuite.Geometries.LineString { IsEmpty: false } piece)
+            {
+                yield return along.Of(new Point(piece[0].X, piece[0].Y));
+                yield return along.Of(new Point(piece[^1].X, piece[^1].Y));
+            }
+        }
+    }
+}

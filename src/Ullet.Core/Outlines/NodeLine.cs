@@ -1,0 +1,172 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Outlines;
+
+/// <summary>A node of a drawn line with its handles, on the wall, mm.</summary>
+/// <param name="At">The node.</param>
+/// <param name="In">The handle towards the node before; at the node itself for a straight stretch.</param>
+/// <param name="Out">The handle towards the node after; at the node itself for a straight stretch.</param>
+/// <param name="Kind">How the line goes through it.</param>
+public sealed record Node(Point At, Point In, Point Out, NodeKind Kind)
+{
+    internal Node Moved(Point by) => this with { At = At + by, In = In + by, Out = Out + by };
+
+    internal Node Transform(Affine map) => new(map.Apply(At), map.Apply(In), map.Apply(Out), Kind);
+}
+
+/// <summary>A drawn line as nodes.</summary>
+public sealed record NodeLine(ImmutableArray<Node> Nodes, bool IsClosed)
+{
+    /// <summary>How many stretches lie between nodes.</summary>
+    public int StretchCount => IsClosed ? Nodes.Length : Nodes.Length - 1;
+
+    /// <summary>The stretch from a node to the next.</summary>
+    public Curve Stretch(int index)
+    {
+        var (from, to) = (Nodes[index], Nodes[(index + 1) % Nodes.Length]);
+        return from.Out == from.At && to.In == to.At
+            ? Curve.Line(from.At, to.At)
+            : Curve.Cubic(from.At, from.Out, to.In, to.At);
+    }
+
+    /// <summary>All stretches, in order.</summary>
+    public IEnumerable<Curve> Curves() => Enumerable.Range(0, StretchCount).Select(Stretch);
+
+    public NodeLine Transform(Affine map) => this with { Nodes = [.. Nodes.Select(node => node.Transform(map))] };
+
+    public NodeLine Reversed() =>
+        this with
+        {
+            Nodes = [.. Nodes.Reverse().Select(node => node with { In = node.Out, Out = node.In })],
+        };
+}
+
+/// <summary>Between a document's drawings and nodes on the wall.</summary>
+public static class NodeLines
+{
+    /// <summary>The nodes of a drawn element's lines on the wall; holes given apart from the shape come as lines of their own.</summary>
+    /// <returns>Null for an element that is not drawn.</returns>
+    public static ImmutableArray<NodeLine>? Of(Element element) =>
+        element switch
+        {
+            Piece { Shape: DrawnShape drawn } piece => OfPiece(piece, drawn),
+            StitchedLine line => OfLines(line.Line, line.Box, isCloth: false),
+            _ => null,
+        };
+
+    /// <summary>A place where a drawn piece's edges cross themselves or each other, on the wall, mm; null where they do not.</summary>
+    public static Point? FirstCrossing(Piece piece) =>
+        Of(piece) is { } lines
+            ? Crossings.First(
+                lines.Select(line => new Contour([.. line.Curves()]).Flatten()).Where(ring => ring.Points.Length > 2)
+            )
+            : null;
+
+    /// <summary>The element with other lines, in the frame that it has; a lean is worked into the nodes.</summary>
+    public static Element With(Element element, ImmutableArray<NodeLine> lines)
+    {
+        var frame = Affine
+            .Scale(element.Box.IsFlipped ? -1 : 1, 1)
+            .Then(Affine.Rotate(element.Box.Rotation))
+            .Then(Affine.Translate(element.Box.X, element.Box.Y));
+        var inverse = frame.Inverse();
+        var own = lines.Select(line => line.Transform(inverse)).ToImmutableArray();
+        var bounds = own.SelectMany(line => line.Curves())
+            .Aggregate(Box.Empty, (box, curve) => box.Union(curve.Bounds()));
+        var middle = frame.Apply(bounds.Centre);
+        var box = element.Box with
+        {
+            X = middle.X,
+            Y = middle.Y,
+            Width = bounds.Width,
+            Height = bounds.Height,
+            Skew = 0,
+        };
+        var drawn = new DrawnShape([.. own.Select(Drawn)]);
+        return element switch
+        {
+            Piece piece => piece with { Shape = drawn, Holes = [], Box = box },
+            StitchedLine line => line with { Line = drawn, Box = box },
+            _ => throw new ArgumentException($"{element.GetType().Name} is not drawn.", nameof(element)),
+        };
+    }
+
+    /// <summary>A line as nodes, smooth where its curves go on smoothly.</summary>
+    public static DrawnLine Drawn(NodeLine line)
+    {
+        var (start, count) = (line.Nodes[0].At, line.Nodes.Length);
+        return new DrawnLine(
+            start.X,
+            start.Y,
+            [
+                .. Enumerable
+                    .Range(0, line.StretchCount)
+                    .Select(i =>
+                    {
+                        var (from, to) = (line.Nodes[i], line.Nodes[(i + 1) % count]);
+                        return new DrawnCurve(from.Out.X, from.Out.Y, to.In.X, to.In.Y, to.At.X, to.At.Y)
+                        {
+                            Node = to.Kind,
+                        };
+                    }),
+            ]
+        );
+    }
+
+    private static ImmutableArray<NodeLine> OfPiece(Piece piece, DrawnShape drawn)
+    {
+        var lines = OfLines(drawn, piece.Box, isCloth: true);
+        foreach (var hole in piece.Holes)
+        {
+            var contour = ShapeContours
+                .Make(hole.Shape, hole.Width, hole.Height)
+                .Transform(Affine.Translate(hole.X, hole.Y));
+            var shape = ShapeContours.Outline(drawn, piece.Box.Width, piece.Box.Height);
+            var onWall = contour.Transform(BoxFit.Map(shape, piece.Box));
+            var line = DrawnElements.ShapeOf(new Outline([new OutlinePart(onWall, [])])).Lines[0];
+            lines = lines.Add(Nodes(line, Affine.Identity, isCloth: true));
+        }
+        return lines;
+    }
+
+    private static ImmutableArray<NodeLine> OfLines(DrawnShape drawn, ElementBox box, bool isCloth)
+    {
+        var form = new Outline([]) { Lines = [.. drawn.Lines.Select(line => new OpenPath(DrawnContour.Curves(line)))] };
+        var map = BoxFit.Map(form, box);
+        return [.. drawn.Lines.Select(line => Nodes(line, map, isCloth))];
+    }
+
+    private static NodeLine Nodes(DrawnLine line, Affine map, bool isCloth)
+    {
+        var curves = line.Curves;
+        var start = new Point(line.StartX, line.StartY);
+        var end = new Point(curves[^1].X, curves[^1].Y);
+        var returns = end.DistanceTo(start) <= Tolerance.Same;
+        var isClosed = returns || isCloth;
+        var nodes = ImmutableArray.CreateBuilder<Node>();
+        nodes.Add(
+            new Node(
+                start,
+                returns ? new Point(curves[^1].X2, curves[^1].Y2) : start,
+                new Point(curves[0].X1, curves[0].Y1),
+                returns ? curves[^1].Node : NodeKind.Corner
+            )
+        );
+        for (var i = 0; i < curves.Length - (returns ? 1 : 0); i++)
+        {
+            var at = new Point(curves[i].X, curves[i].Y);
+            var goesOn = i + 1 < curves.Length;
+            nodes.Add(
+                new Node(
+                    at,
+                    new Point(curves[i].X2, curves[i].Y2),
+                    goesOn ? new Point(curves[i + 1].X1, curves[i + 1].Y1) : at,
+                    goesOn ? curves[i].Node : NodeKind.Corner
+                )
+            );
+        }
+        return new NodeLine([.. nodes.Select(node => node.Transform(map))], isClosed);
+    }
+}

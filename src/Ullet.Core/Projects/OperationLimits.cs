@@ -1,0 +1,138 @@
+using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>The ranges of operations' numbers, and what they may use.</summary>
+public static class OperationLimits
+{
+    /// <summary>Most operations on one element.</summary>
+    public const int MostOperations = 24;
+
+    /// <summary>Most copies that one operation makes.</summary>
+    public const int MostCopies = 100;
+
+    /// <summary>Most sources or spots of one operation.</summary>
+    public const int MostSources = 200;
+
+    /// <summary>Says what is wrong with an operation's numbers, or null.</summary>
+    public static Refusal? Check(Operation operation) =>
+        operation switch
+        {
+            Carve carve => Range(carve.Reveal, 0, 50, "mm", "The reveal", "reveal"),
+            MoveEdge move => Range(move.Distance, -50, 50, "mm", "The distance", "distance"),
+            RoundCorners round => Range(round.Radius, 0.1, 100, "mm", "The radius", "radius"),
+            RepeatInLine line => Count(line.Count)
+                ?? Range(line.StepX, -1000, 1000, "mm", "The step across", "stepX")
+                ?? Range(line.StepY, -1000, 1000, "mm", "The step down", "stepY"),
+            RepeatRound round => Count(round.Count)
+                ?? Range(round.CentreX, -1000, 1000, "mm", "The centre's place across", "centreX")
+                ?? Range(round.CentreY, -1000, 1000, "mm", "The centre's place down", "centreY")
+                ?? Range(round.Sweep, -360, 360, "degrees", "The angle", "sweep"),
+            Mirror mirror => Range(mirror.Angle, -360, 360, "degrees", "The angle", "angle")
+                ?? Range(mirror.Distance, -1000, 1000, "mm", "The axis' distance", "distance"),
+            Split split => Range(split.Angle, -360, 360, "degrees", "The angle", "angle")
+                ?? Range(split.Distance, -1000, 1000, "mm", "The line's distance", "distance"),
+            ClearCrumbs clear => Range(clear.LeastArea, 0, 1000, "mm²", "The least area", "leastArea")
+                ?? Range(clear.LeastWidth, 0, 20, "mm", "The least width", "leastWidth")
+                ?? Spots(clear.Only),
+            BridgeNecks bridge => Range(bridge.Width, 0.5, 20, "mm", "The width", "width") ?? Spots(bridge.Only),
+            CutNecks cut => Range(cut.Width, 0.5, 20, "mm", "The width", "width") ?? Spots(cut.Only),
+            _ => null,
+        };
+
+    /// <summary>Says why an element can't have this operation, or null: sources that are not there, the element itself, a
+    /// circle, a kind that does not go together.</summary>
+    public static Refusal? CheckSources(Project project, Element element, Operation operation)
+    {
+        if (operation is SourcedOperation { SourceIds: { IsDefaultOrEmpty: true } or { Length: > MostSources } })
+        {
+            return new Refusal(
+                "sources-missing",
+                "sourceIds",
+                $"Choose the elements that {element.Name} is to be changed with, from 1 to {MostSources}."
+            );
+        }
+        if (element is StitchedLine && operation is not (Carve or KeepOverlap or RepeatInLine or RepeatRound or Mirror))
+        {
+            return new Refusal(
+                "operation-unfit",
+                "operation",
+                $"{element.Name} is a line without cloth: it can be carved, kept inside others, repeated and mirrored, no more."
+            );
+        }
+        if (operation is Split { RightClothId: { } cloth } && project.FindCloth(cloth) is null)
+        {
+            return new Refusal("cloth-unknown", "rightClothId", $"There is no cloth \"{cloth}\" in this project.");
+        }
+        foreach (var id in operation.Sources)
+        {
+            if (id == element.Id)
+            {
+                return new Refusal("source-itself", "sourceIds", $"{element.Name} can't be changed with itself.");
+            }
+            if (project.Find(id) is not { } source)
+            {
+                return new Refusal(
+                    "element-unknown",
+                    "sourceIds",
+                    $"There is no element \"{id}\" in this project; it may have been deleted."
+                );
+            }
+            if (Uses(project, source, element.Id))
+            {
+                return new Refusal(
+                    "operations-in-a-circle",
+                    "sourceIds",
+                    $"{source.Name} is itself made with {element.Name}, so {element.Name} can't be made with it. Take that "
+                        + $"operation off {source.Name}, or freeze it into nodes first."
+                );
+            }
+            if (source is StitchedLine && operation is Join or KeepOverlap && !IsClosed(source))
+            {
+                return new Refusal(
+                    "source-open",
+                    "sourceIds",
+                    $"{source.Name} is an open line, which encloses nothing. Carve with it, or close it."
+                );
+            }
+        }
+        return null;
+    }
+
+    /// <summary>True when an element is made with another one, directly or through others.</summary>
+    public static bool Uses(Project project, Element element, string sourceId)
+    {
+        var (seen, next) = (new HashSet<string>(StringComparer.Ordinal), new Stack<Element>([element]));
+        while (next.TryPop(out var at))
+        {
+            foreach (var id in at.SourceIds())
+            {
+                if (id == sourceId)
+                {
+                    return true;
+                }
+                if (seen.Add(id) && project.Find(id) is { } source)
+                {
+                    next.Push(source);
+                }
+            }
+        }
+        return false;
+    }
+
+    private static bool IsClosed(Element element) =>
+        element is StitchedLine { Line: var drawn }
+        && drawn.Lines.All(line => line.Curves[^1].X == line.StartX && line.Curves[^1].Y == line.StartY);
+
+    private static Refusal? Count(int count) => Range(count, 2, MostCopies, "", "The number of copies", "count");
+
+    private static Refusal? Spots(ImmutableArray<Spot> spots) =>
+        !spots.IsDefault
+        && (spots.Length > MostSources || spots.Any(spot => !(Math.Abs(spot.X) + Math.Abs(spot.Y) < 1e4)))
+            ? new Refusal("spots-broken", "only", $"An operation may name up to {MostSources} places near its element.")
+            : null;
+
+    private static Refusal? Range(double value, double least, double most, string unit, string what, string place) =>
+        Limits.CheckRange(value, least, most, unit, what, place);
+}
