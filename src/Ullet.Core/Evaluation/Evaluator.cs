@@ -66,12 +66,20 @@ public sealed class Evaluator
         CancellationToken cancellation = default
     )
     {
-        var covers = element is AppliqueElement { IsConstruction: false, Stages.Cover: { Off: false } set }
-            ? StageNumbers.Satin(set)
-            : null;
-        var need = covers is null ? 0 : 2 * covers.Width * covers.InsideShare;
+        var need = CoversNeed(element);
         var parts = outline.Parts.Select(part => part.Outline).ToImmutableArray();
         return _cache.Get(_leftovers, new LeftoverInput(parts, key, need), cancellation);
+    }
+
+    /// <summary>The width that the covers of two facing edges take inside an element's cloth, mm; 0 without covers.</summary>
+    public static double CoversNeed(Element element)
+    {
+        if (element is not AppliqueElement { IsConstruction: false, Stages.Cover: { Off: false } set })
+        {
+            return 0;
+        }
+        var cover = StageNumbers.Satin(set);
+        return 2 * cover.Width * cover.InsideShare;
     }
 
     /// <summary>Every stretch of an element's edge, covered or not.</summary>

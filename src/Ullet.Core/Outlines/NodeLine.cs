@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 
@@ -20,6 +21,7 @@ public sealed record Node(Point At, Point In, Point Out, NodeKind Kind)
 public sealed record NodeLine(ImmutableArray<Node> Nodes, bool IsClosed)
 {
     /// <summary>How many stretches lie between nodes.</summary>
+    [JsonIgnore]
     public int StretchCount => IsClosed ? Nodes.Length : Nodes.Length - 1;
 
     /// <summary>The stretch from a node to the next.</summary>

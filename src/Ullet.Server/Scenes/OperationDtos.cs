@@ -45,7 +45,8 @@ internal sealed class OperationDtos(Evaluator evaluator)
                         left.Width,
                         left.Place.Area,
                         PathText.Of([left.Place]),
-                        BoxFit.SpotOf(element.Box, left.At)
+                        LeftoverMends.Removal(left, element.Box),
+                        LeftoverMends.Widening(left, element.Box, Evaluator.CoversNeed(element))
                     )),
             ];
     }

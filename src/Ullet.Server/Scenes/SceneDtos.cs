@@ -78,6 +78,7 @@ public enum ElementKind
 /// <param name="Leftovers">Crumbs and thin places of what they leave.</param>
 /// <param name="VisiblePath">The stretches of edge that get a cover, where others lie under something; else empty.</param>
 /// <param name="CoveredPath">The stretches that lie under something; empty when all of the edge is visible.</param>
+/// <param name="Cloths">What is cut of which cloth, where its parts are of several; else empty.</param>
 /// <param name="NeededBy">The names of the elements that are made with it.</param>
 public sealed record ElementDto(
     string Id,
@@ -106,8 +107,12 @@ public sealed record ElementDto(
     ImmutableArray<LeftoverDto> Leftovers,
     string VisiblePath,
     string CoveredPath,
+    ImmutableArray<ClothPathDto> Cloths,
     ImmutableArray<string> NeededBy
 );
+
+/// <summary>A part of an element and the cloth that it is made of.</summary>
+public sealed record ClothPathDto(string ClothId, string Path);
 
 /// <summary>How an operation stands.</summary>
 public enum OperationStanding
@@ -142,7 +147,8 @@ public sealed record OperationDto(
 /// <param name="Width">Its width, mm.</param>
 /// <param name="Area">Its area, mm².</param>
 /// <param name="Path">Its edge.</param>
-/// <param name="Spot">The place in the element's own frame, as operations take it.</param>
+/// <param name="Removal">The operation that takes it away.</param>
+/// <param name="Widening">The operation that widens it; null where there is nothing to bridge.</param>
 public sealed record LeftoverDto(
     LeftoverKind Kind,
     double X,
@@ -150,7 +156,8 @@ public sealed record LeftoverDto(
     double Width,
     double Area,
     string Path,
-    Spot Spot
+    Operation Removal,
+    Operation? Widening
 );
 
 /// <summary>What is asked of one element while its nodes or edges are worked on.</summary>

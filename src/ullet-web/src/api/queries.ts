@@ -4,6 +4,7 @@ import { answered, api } from "./client";
 export const keys = {
   shelf: ["shelf"] as const,
   scene: (id: string) => ["scene", id] as const,
+  form: (id: string, elementId: string, head: number) => ["form", id, elementId, head] as const,
   catalogue: ["catalogue"] as const,
   fonts: ["fonts", "list"] as const,
 };
@@ -19,6 +20,24 @@ export function useScene(id: string) {
     queryKey: keys.scene(id),
     queryFn: ({ signal }) =>
       answered(api.GET("/api/projects/{id}/scene", { params: { path: { id } }, signal })),
+  });
+}
+
+/** The nodes and the edge of one element, as of a head; what was there before stays until it comes. */
+export function useForm(id: string, elementId: string | null, head: number) {
+  return useQuery({
+    queryKey: keys.form(id, elementId ?? "", head),
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET("/api/projects/{id}/elements/{elementId}/form", {
+          params: { path: { id, elementId: elementId ?? "" } },
+          signal,
+        }),
+      ),
+    enabled: elementId !== null,
+    placeholderData: (before, query) => (query?.queryKey[2] === elementId ? before : undefined),
+    gcTime: 10_000,
+    retry: false,
   });
 }
 

@@ -17,7 +17,7 @@ export function paintStageLines(
 ) {
   apply(ctx, camera, ratio);
   const px = 1 / camera.scale;
-  if (!element.cloth || !element.bandPath) {
+  if (!element.cloth || !element.bandPath || element.isConstruction) {
     paintSewnLine(ctx, element, px);
     return;
   }

@@ -87,5 +87,13 @@ function signatureOf(drawing: Drawing, element: Element, scale: number, stepKey:
       const there = drawing.stitches.has(step.stitchesKey ?? "");
       return `${step.stitchesKey}${colour}${there}${stepKey === null || stepKey === step.key}`;
     });
-  return [scale.toFixed(5), element.outlinePath, JSON.stringify(cloth), drawing.photos, ...steps].join("|");
+  return [
+    scale.toFixed(5),
+    element.outlinePath,
+    String(element.isConstruction),
+    JSON.stringify(element.cloths),
+    JSON.stringify(cloth),
+    drawing.photos,
+    ...steps,
+  ].join("|");
 }

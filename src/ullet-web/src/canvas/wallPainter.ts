@@ -63,23 +63,47 @@ export function paintElement(
   frame: Frame,
   stepKey: string | null,
 ) {
-  if (element.bandPath && element.cloth)
-    paintCloth(ctx, element, find(drawing.scene.cloths, element.cloth.id), frame);
+  if (element.isConstruction) {
+    paintConstruction(ctx, element, frame);
+    return;
+  }
+  if (element.cloths.length)
+    for (const part of element.cloths)
+      paintCloth(ctx, new Path2D(part.path), find(drawing.scene.cloths, part.clothId), frame);
+  else if ((element.bandPath || element.coveredPath) && element.cloth)
+    paintCloth(ctx, outlineOf(element), find(drawing.scene.cloths, element.cloth.id), frame);
   paintStitches(ctx, drawing, element.id, frame, stepKey);
 }
 
-function paintCloth(ctx: CanvasRenderingContext2D, element: Element, cloth: Cloth | undefined, frame: Frame) {
+/** A construction shape: thin dashes, no cloth. */
+function paintConstruction(ctx: CanvasRenderingContext2D, element: Element, frame: Frame) {
+  apply(ctx, frame.camera, frame.ratio);
+  const px = 1 / frame.camera.scale;
+  ctx.lineCap = "butt";
+  for (const [color, width] of [
+    ["rgb(255 255 255 / 0.8)", 2.6],
+    ["#5a6878", 1.2],
+  ] as const) {
+    ctx.setLineDash([4 * px, 4 * px]);
+    ctx.strokeStyle = color;
+    ctx.lineWidth = width * px;
+    ctx.stroke(outlineOf(element));
+  }
+  ctx.setLineDash([]);
+}
+
+function paintCloth(ctx: CanvasRenderingContext2D, outline: Path2D, cloth: Cloth | undefined, frame: Frame) {
   apply(ctx, frame.camera, frame.ratio);
   ctx.save();
   ctx.shadowColor = "rgb(29 42 58 / 0.3)";
   ctx.shadowBlur = 1.2 * frame.camera.scale * frame.ratio;
   ctx.shadowOffsetY = 0.35 * frame.camera.scale * frame.ratio;
   ctx.fillStyle = cloth?.colour ?? "#ffffff";
-  ctx.fill(outlineOf(element), "evenodd");
+  ctx.fill(outline, "evenodd");
   ctx.restore();
   if (cloth) {
     ctx.fillStyle = clothFill(ctx, cloth);
-    ctx.fill(outlineOf(element), "evenodd");
+    ctx.fill(outline, "evenodd");
   }
 }
 

@@ -14,6 +14,8 @@ const KEYS = [
   ["Shift+F10, right button", "What can be done with the selection"],
   ["Double click", "Into a group, or one letter of words"],
   ["M", "Measure"],
+  ["P", "Draw with the pen"],
+  ["N", "Edit the nodes of what is selected"],
   ["Wheel or pinch", "Zoom at the pointer"],
   ["Space or middle button", "Drag the wall"],
   ["0 · 1", "Fit the hoop · true size"],

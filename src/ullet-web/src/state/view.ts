@@ -7,14 +7,28 @@ export interface Measured {
   to: { x: number; y: number };
 }
 
+/** What a drag on the wall does. */
+export type Tool = "select" | "measure" | "pen" | "freehand" | "nodes";
+
+/** A node of the element whose nodes are worked on. */
+export interface NodeRef {
+  line: number;
+  node: number;
+}
+
 /** What the eyes look at; nothing of the document. */
 interface ViewState {
   /** Ids of the selected elements. */
   selection: string[];
   /** Number of the letter that hands work on, in the words that alone are selected. */
   letter: number | null;
-  /** What a drag on the wall does. */
-  tool: "select" | "measure";
+  tool: Tool;
+  /** The chosen nodes, while nodes are worked on. */
+  nodes: NodeRef[];
+  /** What is drawn strongly over the wall: a crumb or a stretch of edge that a list points at. */
+  pointedPath: string | null;
+  /** Ids that are to be deleted though others are made with them; null when nobody asked. */
+  removing: string[] | null;
   /** What was measured last; null before. */
   measured: Measured | null;
   /** The step that the run strip points at, or null. */
@@ -27,7 +41,10 @@ interface ViewState {
   keysOpen: boolean;
   select: (ids: string[]) => void;
   chooseLetter: (letter: number | null) => void;
-  setTool: (tool: "select" | "measure") => void;
+  setTool: (tool: Tool) => void;
+  chooseNodes: (nodes: NodeRef[]) => void;
+  pointAtPath: (path: string | null) => void;
+  setRemoving: (ids: string[] | null) => void;
   setMeasured: (measured: Measured | null) => void;
   pointAt: (stepKey: string | null) => void;
   setPreview: (scene: Scene | null) => void;
@@ -40,15 +57,29 @@ export const useView = create<ViewState>((set) => ({
   selection: [],
   letter: null,
   tool: "select",
+  nodes: [],
+  pointedPath: null,
+  removing: null,
   measured: null,
   stepKey: null,
   preview: null,
   pending: 0,
   stackOpen: true,
   keysOpen: false,
-  select: (selection) => set({ selection, stepKey: null, letter: null }),
+  select: (selection) =>
+    set((state) => ({
+      selection,
+      stepKey: null,
+      letter: null,
+      nodes: [],
+      pointedPath: null,
+      tool: state.tool === "nodes" && selection[0] !== state.selection[0] ? "select" : state.tool,
+    })),
   chooseLetter: (letter) => set({ letter }),
-  setTool: (tool) => set({ tool, measured: null }),
+  setTool: (tool) => set({ tool, measured: null, nodes: [] }),
+  chooseNodes: (nodes) => set({ nodes }),
+  pointAtPath: (pointedPath) => set({ pointedPath }),
+  setRemoving: (removing) => set({ removing }),
   setMeasured: (measured) => set({ measured }),
   pointAt: (stepKey) => set({ stepKey }),
   setPreview: (preview) => set({ preview }),

@@ -4,11 +4,13 @@ import { isCloth, isLine, isPiece, isWords, type Element } from "../../api/clien
 import { IconButton } from "../../parts/IconButton";
 import { Section } from "../../parts/Section";
 import { TextField } from "../../parts/TextField";
+import { useView } from "../../state/view";
 import { sizeText } from "../../state/lengths";
 import { ArrangeFields } from "./ArrangeFields";
 import { ClothAndMethod } from "./ClothAndMethod";
 import { CoverFields } from "./CoverFields";
 import { CutFacts } from "./CutFacts";
+import { EdgeFields } from "./EdgeFields";
 import { LetterFields } from "./LetterFields";
 import { LineFields } from "./LineFields";
 import { ShapeFields } from "./ShapeFields";
@@ -16,6 +18,8 @@ import { SizeAndPlace } from "./SizeAndPlace";
 import { StageFields } from "./StageFields";
 import { StateButtons } from "./StateButtons";
 import { WordsFields } from "./WordsFields";
+import { NodeFields } from "./nodes/NodeFields";
+import { OperationsFields } from "./operations/OperationsFields";
 import type { ElementProps } from "./elementProps";
 import { useOffers } from "./useOffers";
 
@@ -23,6 +27,7 @@ import { useOffers } from "./useOffers";
 export function ElementCard({ projectId, scene, element }: ElementProps) {
   const edits = useEdits(projectId);
   const offers = useOffers(projectId, scene, [element]);
+  const inNodes = useView((view) => view.tool === "nodes");
   const props = { projectId, scene };
   const words = isWords(element) ? element : null;
   const cloth = isCloth(element) && element.words?.use !== "stitchedOutline" ? element : null;
@@ -56,6 +61,25 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           {element.name} is locked: it is not moved, resized or deleted until you unlock it under Arrange.
         </p>
       ) : null}
+      {element.isConstruction ? (
+        <p className="mx-4 mb-2 rounded-card bg-chalk px-3 py-1.5 text-[14px]">
+          A construction shape: neither sewn nor cut.{" "}
+          {element.neededBy.length
+            ? `It serves ${element.neededBy.join(", ")}.`
+            : "Nothing is made with it yet."}{" "}
+          <button type="button" className="text-indigo underline" onClick={offers.construction.run}>
+            {offers.construction.label}
+          </button>
+        </p>
+      ) : null}
+      <Section
+        title="Shape"
+        startsOpen={element.operations.length > 0}
+        brief={shapeBrief(element.operations.length)}
+        key={`shape ${element.id}`}
+      >
+        <OperationsFields {...props} element={element} />
+      </Section>
       {words ? (
         <>
           <Section title="Words">
@@ -81,6 +105,14 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           {isLine(element) ? <LineFields {...props} element={element} line={element.line} /> : null}
         </Section>
       )}
+      {isPiece(element) ? (
+        <Section title="Form" startsOpen={false} brief={holesBrief(element.holeCount)}>
+          <ShapeFields {...props} element={element} />
+        </Section>
+      ) : null}
+      <Section title="Nodes" startsOpen={inNodes} brief={element.isDrawn ? "edit them" : "turn into nodes"}>
+        <NodeFields {...props} element={element} />
+      </Section>
       <Section title="Size & place" brief={sizeText(element.box.width, element.box.height, scene.unit)}>
         <SizeAndPlace {...props} element={element} />
       </Section>
@@ -93,9 +125,9 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           <StageFields {...props} element={cloth} />
         </Section>
       ) : null}
-      {isPiece(element) ? (
-        <Section title="Shape" startsOpen={false} brief={holesBrief(element.holeCount)}>
-          <ShapeFields {...props} element={element} />
+      {cloth && !element.isConstruction ? (
+        <Section title="Edge" startsOpen={false} brief={element.coveredPath ? "partly under" : "all visible"}>
+          <EdgeFields {...props} element={cloth} />
         </Section>
       ) : null}
       {cloth ? (
@@ -109,6 +141,10 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
       ) : null}
     </div>
   );
+}
+
+function shapeBrief(count: number): string {
+  return count === 0 ? "carve, join, round, repeat" : count === 1 ? "one operation" : `${count} operations`;
 }
 
 function holesBrief(count: number): string {

@@ -3,6 +3,8 @@ import {
   Image,
   Keyboard,
   Maximize,
+  PenTool,
+  Pencil,
   Ruler,
   Scaling,
   Shapes,
@@ -61,6 +63,24 @@ export function Rail({ projectId, scene }: Props) {
     >
       <ShapeVerb projectId={projectId} scene={scene} />
       <Verb icon={Type} label="Letters" onClick={() => setAsked("letters")} />
+      <Verb
+        icon={PenTool}
+        label="Draw"
+        pressed={tool === "pen"}
+        onClick={() => {
+          select([]);
+          setTool(tool === "pen" ? "select" : "pen");
+        }}
+      />
+      <Verb
+        icon={Pencil}
+        label="By hand"
+        pressed={tool === "freehand"}
+        onClick={() => {
+          select([]);
+          setTool(tool === "freehand" ? "select" : "freehand");
+        }}
+      />
       <Verb icon={FileInput} label="Import" onClick={() => chooser.current?.click()} />
       <Verb
         icon={Ruler}

@@ -4,6 +4,7 @@ import { Button } from "../../parts/Button";
 import { Section } from "../../parts/Section";
 import { useView } from "../../state/view";
 import { ArrangeFields } from "./ArrangeFields";
+import { CombineFields } from "./CombineFields";
 import { StateButtons } from "./StateButtons";
 import { useOffers } from "./useOffers";
 
@@ -20,6 +21,9 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
   return (
     <div>
       <h2 className="px-4 pt-3 pb-2 font-head text-[17px] font-semibold">{chosen.length} elements</h2>
+      <Section title="Combine">
+        <CombineFields projectId={projectId} chosen={chosen} />
+      </Section>
       <Section title="Arrange">
         <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
         <StateButtons projectId={projectId} scene={scene} chosen={chosen} />

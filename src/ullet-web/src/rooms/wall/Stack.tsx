@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronUp, EyeOff, Group, Layers, Lock } from "lucide-react";
+import { Blend, ChevronDown, ChevronUp, DraftingCompass, EyeOff, Group, Layers, Lock } from "lucide-react";
 import type { KeyboardEvent, MouseEvent } from "react";
 import { useEdits } from "../../api/edits";
 import type { Element, Scene } from "../../api/client";
@@ -141,6 +141,8 @@ export function Stack({ projectId, scene }: Props) {
 }
 
 function Mark({ scene, element }: { scene: Scene; element: Element }) {
+  if (element.isConstruction)
+    return <span className="size-4.5 shrink-0 rounded-[5px] border border-dashed border-muted" aria-hidden />;
   if (element.bandPath)
     return <ClothSwatch cloth={scene.cloths.find((cloth) => cloth.id === element.cloth?.id)} />;
   const step = scene.steps.find((each) => each.ownerId === element.id && each.threadId != null);
@@ -152,6 +154,12 @@ function State({ element }: { element: Element }) {
   return (
     <span className="ml-auto flex shrink-0 items-center gap-1 pr-1 text-muted">
       {element.groupId != null ? <Group size={13} role="img" aria-label="in a group" /> : null}
+      {element.operations.length ? (
+        <Blend size={13} role="img" aria-label={`made with ${element.operations.length} operations`} />
+      ) : null}
+      {element.isConstruction ? (
+        <DraftingCompass size={13} role="img" aria-label="construction shape" />
+      ) : null}
       {element.isLocked ? <Lock size={13} role="img" aria-label="locked" /> : null}
       {element.isHidden ? <EyeOff size={13} role="img" aria-label="hidden" /> : null}
     </span>

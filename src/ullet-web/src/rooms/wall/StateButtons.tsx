@@ -1,4 +1,14 @@
-import { Eye, EyeOff, FlipHorizontal2, FlipVertical2, Group, Lock, LockOpen, Ungroup } from "lucide-react";
+import {
+  DraftingCompass,
+  Eye,
+  EyeOff,
+  FlipHorizontal2,
+  FlipVertical2,
+  Group,
+  Lock,
+  LockOpen,
+  Ungroup,
+} from "lucide-react";
 import { useEdits } from "../../api/edits";
 import type { Element, Scene } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
@@ -26,6 +36,7 @@ export function StateButtons({ projectId, scene, chosen }: Props) {
     { offer: offers.ungroup, icon: Ungroup },
     { offer: offers.lock, icon: locked ? Lock : LockOpen },
     { offer: offers.hide, icon: hidden ? EyeOff : Eye },
+    { offer: offers.construction, icon: DraftingCompass },
   ];
   return (
     <div className="grid grid-cols-[1fr_92px] items-end gap-2">

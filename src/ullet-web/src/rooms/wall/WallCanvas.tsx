@@ -20,7 +20,7 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
   const holder = useRef<HTMLDivElement>(null);
   const [view, setView] = useState<WallView | null>(null);
   const [drawn, setDrawn] = useState<number | null>(null);
-  const { selection, stepKey, letter, measured, tool, select } = useView();
+  const { selection, stepKey, letter, measured, tool, pointedPath, select } = useView();
 
   useEffect(() => {
     if (!holder.current) return;
@@ -56,8 +56,9 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     : null;
   useEffect(() => {
     const lengthText = (mm: number) => withUnit(mm, scene.unit);
-    view?.mark({ selection, stepKey: stitchStep, letter, measured, lengthText });
-  }, [view, selection, stitchStep, letter, measured, scene.unit]);
+    const isInNodes = tool === "nodes";
+    view?.mark({ selection, stepKey: stitchStep, letter, measured, pointedPath, isInNodes, lengthText });
+  }, [view, selection, stitchStep, letter, measured, pointedPath, tool, scene.unit]);
 
   useEffect(() => {
     const fresh = wallEvents.takeNew(
@@ -82,7 +83,7 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
       data-state={drawn === saved.head && scene === saved ? "idle" : "busy"}
       data-revision={drawn ?? ""}
       data-tool={tool}
-      className="relative size-full touch-none data-[tool=measure]:cursor-crosshair overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
+      className="relative size-full touch-none data-[tool=freehand]:cursor-crosshair data-[tool=measure]:cursor-crosshair data-[tool=pen]:cursor-crosshair overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
       {...hands}
     >
       <p id="wall-summary" className="sr-only">

@@ -15,7 +15,7 @@ const GROUPS: OfferId[][] = [
   ["copy", "cut", "paste", "duplicate"],
   ["centre", "flipAcross", "flipDown"],
   ["up", "down", "group", "ungroup"],
-  ["lock", "hide", "all"],
+  ["lock", "hide", "construction", "all"],
   ["remove"],
 ];
 

@@ -5,11 +5,13 @@ import { ElementCard } from "./ElementCard";
 import { MeasureCard } from "./MeasureCard";
 import { ProjectCard } from "./ProjectCard";
 import { Rail } from "./Rail";
+import { RemovePanel } from "./RemovePanel";
 import { RunStrip } from "./RunStrip";
 import { SelectionCard } from "./SelectionCard";
 import { Stack } from "./Stack";
 import { WallCanvas } from "./WallCanvas";
 import { WallMenu } from "./WallMenu";
+import { DrawCard } from "./nodes/DrawCard";
 import { useWallKeys } from "./useWallKeys";
 
 /** The wall: where pieces are arranged. */
@@ -35,6 +37,8 @@ export function WallRoom() {
         <aside aria-label="Card" className="w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white">
           {tool === "measure" ? (
             <MeasureCard projectId={id} scene={scene} />
+          ) : tool === "pen" || tool === "freehand" ? (
+            <DrawCard />
           ) : only ? (
             <ElementCard key={only.id} projectId={id} scene={scene} element={only} />
           ) : chosen.length > 1 ? (
@@ -44,6 +48,7 @@ export function WallRoom() {
           )}
         </aside>
       </div>
+      <RemovePanel projectId={id} scene={saved} />
       <RunStrip projectId={id} scene={scene} />
     </main>
   );

@@ -4,6 +4,7 @@ import { apply, fitted, zoomedAt, type Camera, type Place } from "../../canvas/c
 import { paintGuides, paintMeasure } from "../../canvas/guidePainter";
 import type { Guide } from "../../canvas/guides";
 import { paintBand, paintBox, paintFinding, paintStageLines } from "../../canvas/overlayPainter";
+import { paintLeftovers, paintPointed, paintUnderEdges } from "../../canvas/edgePainter";
 import { Sprites } from "../../canvas/sprites";
 import { paintHoop, type Drawing } from "../../canvas/wallPainter";
 import { paintChosenLetter } from "./letterMark";
@@ -21,9 +22,16 @@ export interface Marks {
   stepKey: string | null;
   letter: number | null;
   measured: { from: Place; to: Place } | null;
+  /** A line that a list points at, as path data in mm. */
+  pointedPath: string | null;
+  /** True while nodes are worked on: the box has no handles then. */
+  isInNodes: boolean;
   /** A length in words, in the unit that is shown. */
   lengthText: (mm: number) => string;
 }
+
+/** Paints what a tool shows over everything: nodes, a line that is being drawn. */
+export type Extra = (ctx: CanvasRenderingContext2D, camera: Camera, ratio: number) => void;
 
 const IDLE_MS = 90;
 
@@ -42,6 +50,8 @@ export class WallView {
     stepKey: null,
     letter: null,
     measured: null,
+    pointedPath: null,
+    isInNodes: false,
     lengthText: (mm) => mm.toFixed(1),
   };
   private drag: Drag | null = null;
@@ -52,6 +62,7 @@ export class WallView {
   private asked = 0;
   private fits = true;
   private onLetGo: (() => void) | null = null;
+  private extra: Extra | null = null;
 
   constructor(private readonly holder: HTMLElement) {
     this.base = this.canvas();
@@ -153,6 +164,24 @@ export class WallView {
   setBand(band: { from: Place; to: Place } | null) {
     this.band = band;
     this.ask();
+  }
+
+  /** Shows what a tool paints; null for nothing. */
+  setExtra(extra: Extra | null) {
+    this.extra = extra;
+    this.ask();
+  }
+
+  /** Paints what lies over the drawing once more. */
+  repaint() {
+    this.ask();
+  }
+
+  /** Brings a place of the wall to the middle, at least so near, CSS pixels for a mm. */
+  lookAt(place: Place, scale: number) {
+    const { width, height } = this.size;
+    const by = Math.max(this.camera.scale, scale);
+    this.look({ scale: by, x: width / 2 - place.x * by, y: height / 2 - place.y * by });
   }
 
   /** Draws everything afresh: a photo of cloth has come in. */
@@ -276,9 +305,14 @@ export class WallView {
   private paintOver(ctx: CanvasRenderingContext2D) {
     const chosen = this.elements(this.marks.selection).filter((element) => !element.isHidden);
     const single = chosen.length === 1;
+    for (const element of this.drawing?.scene.elements ?? [])
+      if (!element.isHidden && !this.drag)
+        paintUnderEdges(ctx, element, this.camera, this.ratio, chosen.includes(element));
     for (const element of chosen) {
       const box = this.drag?.boxes.get(element.id) ?? element.box;
+      if (this.marks.isInNodes && single) continue;
       if (single && !this.drag) paintStageLines(ctx, element, this.camera, this.ratio);
+      if (single && !this.drag) paintLeftovers(ctx, element, this.camera, this.ratio);
       paintBox(ctx, box, this.camera, this.ratio, single && !element.isLocked);
       const letter = single && !this.drag ? this.letterOf(element) : undefined;
       if (letter) paintChosenLetter(ctx, letter, this.letterMoved, this.camera, this.ratio);
@@ -288,6 +322,8 @@ export class WallView {
     const { measured, lengthText } = this.marks;
     if (this.drag?.guides) paintGuides(ctx, this.drag.guides, this.camera, this.ratio, lengthText);
     if (measured) paintMeasure(ctx, measured, this.camera, this.ratio, lengthText);
+    if (this.marks.pointedPath) paintPointed(ctx, this.marks.pointedPath, this.camera, this.ratio);
+    this.extra?.(ctx, this.camera, this.ratio);
     if (this.band) paintBand(ctx, this.band.from, this.band.to, this.ratio);
   }
 

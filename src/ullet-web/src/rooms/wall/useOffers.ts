@@ -22,6 +22,7 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
   const first = chosen[0];
   const locked = chosen.length > 0 && chosen.every((element) => element.isLocked);
   const hidden = chosen.length > 0 && chosen.every((element) => element.isHidden);
+  const drawn = chosen.length > 0 && chosen.every((element) => element.isConstruction);
   const grouped = chosen.some((element) => element.groupId != null);
 
   const adding = (edit: () => Promise<boolean>) =>
@@ -52,6 +53,14 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
     adding(() => edits.edit({ edit: "pasteElements", clip }));
   };
 
+  const needed = chosen.some((element) =>
+    element.neededBy.some((name) => !chosen.some((each) => each.name === name)),
+  );
+  const remove = () => {
+    if (needed) useView.getState().setRemoving(ids);
+    else void edits.edit({ edit: "removeElements", elementIds: ids, dependents: "refuse" });
+  };
+
   const restack = (place: number) =>
     first ? void edits.edit({ edit: "restackElement", elementId: first.id, place }) : undefined;
   const at = scene?.elements.findIndex((element) => element.id === first?.id) ?? 0;
@@ -66,7 +75,9 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
       keys: "Ctrl+X",
       disabled: none || locked,
       run: () =>
-        void copy().then((ok) => (ok ? edits.edit({ edit: "removeElements", elementIds: ids }) : false)),
+        void copy().then((ok) => {
+          if (ok) remove();
+        }),
     },
     paste: { id: "paste", label: "Paste", keys: "Ctrl+V", run: paste },
     duplicate: {
@@ -81,7 +92,7 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
       label: "Delete",
       keys: "Delete",
       disabled: none || locked,
-      run: () => void edits.edit({ edit: "removeElements", elementIds: ids }),
+      run: remove,
     },
     up: {
       id: "up",
@@ -122,6 +133,12 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
       label: hidden ? "Show" : "Hide",
       disabled: none,
       run: () => void edits.edit({ edit: "hideElements", elementIds: ids, hidden: !hidden }),
+    },
+    construction: {
+      id: "construction",
+      label: drawn ? "Have it sewn again" : "Make a construction shape",
+      disabled: none || locked,
+      run: () => void edits.edit({ edit: "makeConstruction", elementIds: ids, isConstruction: !drawn }),
     },
     flipAcross: {
       id: "flipAcross",
@@ -169,6 +186,7 @@ export type OfferId =
   | "ungroup"
   | "lock"
   | "hide"
+  | "construction"
   | "flipAcross"
   | "flipDown"
   | "centre"

@@ -6,6 +6,8 @@ import { toWorld, type Place } from "../../canvas/camera";
 import { around, caught, caughtPlace, type Rect } from "../../canvas/guides";
 import { elementAt, elementsIn, free, gripAt, letterAt, withGroup } from "../../canvas/hitTest";
 import { useView } from "../../state/view";
+import { useNodeHands } from "./nodes/useNodeHands";
+import { usePenHands } from "./nodes/usePenHands";
 import { lockedProportions } from "./proportions";
 import { usePinch } from "./usePinch";
 import { editOf, type Work } from "./wallWork";
@@ -23,6 +25,8 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
   const space = useRef(false);
   const { selection, select, letter, chooseLetter, tool, setMeasured } = useView();
   const pinch = usePinch(view);
+  const nodeHands = useNodeHands(projectId, view, scene);
+  const penHands = usePenHands(projectId, view, scene);
 
   useEffect(() => {
     if (!view) return;
@@ -80,6 +84,11 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
       return;
     }
     if (event.button !== 0) return;
+    if (penHands.down(event, at) || nodeHands.down(event, at)) return;
+    if (nodeHands.working) {
+      useView.getState().chooseNodes([]);
+      return;
+    }
     if (tool === "measure") {
       const from = measuring(at);
       setMeasured({ from, to: from });
@@ -121,6 +130,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
 
   const onPointerMove = (event: PointerEvent<HTMLDivElement>) => {
     if (pinch.move(event.pointerId, place(event))) return;
+    if (penHands.move(place(event)) || nodeHands.move(place(event))) return;
     const now = work.current;
     if (!view || !now) return;
     const at = place(event);
@@ -170,6 +180,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
 
   const onPointerUp = (event: PointerEvent<HTMLDivElement>) => {
     if (pinch.up(event.pointerId)) return;
+    if (!work.current && (penHands.up() || nodeHands.up())) return;
     const done = work.current;
     work.current = null;
     view?.whenLetGo(null);
@@ -199,6 +210,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
   const onDoubleClick = (event: MouseEvent<HTMLDivElement>) => {
     if (!view || tool === "measure") return;
     const at = place(event);
+    if (penHands.doubleClick() || nodeHands.doubleClick(at)) return;
     const hit = elementAt(scene, view.camera, at);
     if (!hit) return;
     if (selection.length !== 1 || selection[0] !== hit.id) select([hit.id]);

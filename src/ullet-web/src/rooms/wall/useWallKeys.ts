@@ -22,7 +22,7 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!scene || typing(event)) return;
-      const { selection, letter, tool, select, chooseLetter, setTool } = useView.getState();
+      const { selection, letter, nodes, tool, select, chooseLetter, setTool } = useView.getState();
       const arrow = ARROWS[event.key];
       const control = event.ctrlKey || event.metaKey;
       const key = event.key.toLowerCase();
@@ -33,7 +33,14 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
           : null;
       if (arrow && selection.length && !control && !inSlider(event) && !inMenu(event)) {
         const by = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-        void edits.edit(nudge(scene, selection, letter, arrow[0] * by, arrow[1] * by));
+        const [x, y] = [arrow[0] * by, arrow[1] * by];
+        const elementId = selection[0];
+        if (tool === "nodes" && nodes.length && elementId)
+          void edits.edit({ edit: "moveNodes", elementId, nodes, x, y });
+        else void edits.edit(nudge(scene, selection, letter, x, y));
+      } else if (offer === "remove" && tool === "nodes" && nodes.length && selection[0]) {
+        useView.getState().chooseNodes([]);
+        void edits.edit({ edit: "removeNodes", elementId: selection[0], nodes });
       } else if (offer) {
         if (!offers[offer].disabled) offers[offer].run();
       } else if (
@@ -47,7 +54,7 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         openMenu();
       } else if (event.key === "Escape") {
         if (wallEvents.letGo()) return;
-        if (tool === "measure") setTool("select");
+        if (tool !== "select") setTool("select");
         else if (letter !== null) chooseLetter(null);
         else select([]);
       } else if (control) {
@@ -60,6 +67,12 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         wallEvents.zoom(1.25);
       } else if (event.key === "-") {
         wallEvents.zoom(0.8);
+      } else if (key === "p") {
+        select([]);
+        setTool(tool === "pen" ? "select" : "pen");
+      } else if (key === "n" && selection.length === 1) {
+        const only = scene.elements.find((element) => element.id === selection[0]);
+        if (only?.isDrawn && !only.isLocked) setTool(tool === "nodes" ? "select" : "nodes");
       } else if (key === "m") {
         setTool(tool === "measure" ? "select" : "measure");
       } else {

@@ -6,7 +6,11 @@ interface WallHandler {
   fit: () => void;
   trueSize: (pixelsPerMm: number) => void;
   letGo: () => boolean;
+  lookAt: (place: { x: number; y: number }, scale: number) => void;
 }
+
+/** How near a place is brought when it is shown, CSS pixels for a mm. */
+const NEAR = 14;
 
 let handler: WallHandler | null = null;
 let awaited: { projectId: string; before: string[] } | null = null;
@@ -18,6 +22,8 @@ export const wallEvents = {
   zoom: (factor: number) => handler?.zoom(factor),
   fit: () => handler?.fit(),
   trueSize: () => handler?.trueSize(useRuler.getState().pixelsPerMm),
+  /** Brings a place of the wall to the middle, close up. */
+  lookAt: (x: number, y: number) => handler?.lookAt({ x, y }, NEAR),
   /** Gives up a drag; false when there was none. */
   letGo: () => handler?.letGo() ?? false,
   /** Carries out an edit that adds elements and selects whatever the next scene has that these were not. */

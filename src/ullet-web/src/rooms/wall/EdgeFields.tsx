@@ -1,0 +1,65 @@
+import { useEdits } from "../../api/edits";
+import { useForm } from "../../api/queries";
+import type { Stretch } from "../../api/client";
+import { withUnit } from "../../state/lengths";
+import { useView } from "../../state/view";
+import type { ClothProps } from "./elementProps";
+
+/** The edge stretch by stretch: what lies under something, and what a hand says against the stack. */
+export function EdgeFields({ projectId, scene, element }: ClothProps) {
+  const edits = useEdits(projectId);
+  const pointAtPath = useView((view) => view.pointAtPath);
+  const stretches = useForm(projectId, element.id, scene.head).data?.stretches;
+  if (!stretches) return <p className="text-[14px] text-muted">Reading the edge …</p>;
+  const touch = (stretch: Stretch, isCovered: boolean | null) =>
+    void edits.edit({ edit: "touchEdge", elementId: element.id, x: stretch.x, y: stretch.y, isCovered });
+
+  return (
+    <>
+      <p className="text-[13px] text-muted">
+        What lies under another piece gets no cover. Untick a stretch to leave it without one, or tick a
+        hidden one to cover it all the same.
+      </p>
+      <ul className="max-h-[220px] divide-y divide-line overflow-y-auto rounded-card border border-line">
+        {stretches.map((stretch, i) => (
+          <li
+            key={`${stretch.x} ${stretch.y}`}
+            className="flex items-center gap-2 px-2 py-1 text-[14px]"
+            onPointerEnter={() => pointAtPath(stretch.path)}
+            onPointerLeave={() => pointAtPath(null)}
+            onFocus={() => pointAtPath(stretch.path)}
+            onBlur={() => pointAtPath(null)}
+          >
+            <label className="flex min-w-0 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-indigo"
+                checked={!stretch.isCovered}
+                onChange={(event) => touch(stretch, !event.target.checked)}
+              />
+              <span className="truncate">
+                Stretch {i + 1}, {withUnit(stretch.length, scene.unit)}
+              </span>
+            </label>
+            <span className="ml-auto shrink-0 text-[13px] text-muted">
+              {stretch.isByHand ? (
+                <button
+                  type="button"
+                  aria-label={`By hand: stretch ${i + 1} as the stack says`}
+                  className="text-indigo hover:underline"
+                  onClick={() => touch(stretch, null)}
+                >
+                  By hand
+                </button>
+              ) : stretch.isCovered ? (
+                "under"
+              ) : (
+                "open"
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
