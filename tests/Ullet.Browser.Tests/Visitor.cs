@@ -209,6 +209,23 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    internal void ClickInStack(string name)
+    {
+        Wait(
+            $"\"{name}\" in the stack",
+            () =>
+            {
+                _driver
+                    .FindElement(
+                        By.XPath($"//section[@aria-label='Stack']//button[.//span[normalize-space(text())='{name}']]")
+                    )
+                    .Click();
+                return true;
+            }
+        );
+        WaitUntilIdle();
+    }
+
     internal IReadOnlyList<string> Stack() =>
         [
             .. _driver
@@ -315,7 +332,7 @@ internal sealed class Visitor : IDisposable
         {
             "button" => "self::button or @role='button' or @role='radio' or @role='tab'",
             "link" => "self::a",
-            "heading" => "self::h1 or self::h2 or self::h3",
+            "heading" => "self::h1 or self::h2 or self::h3 or self::h4",
             "menu item" => "@role='menuitem'",
             _ => "self::section or self::aside or self::nav",
         };

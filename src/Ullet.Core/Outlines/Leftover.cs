@@ -78,13 +78,20 @@ public sealed class LeftoverStation : IStation<LeftoverInput, Leftovers>
                 found.AddRange(
                     ThinPlace
                         .Of(alone, input.CoversNeed)
-                        .Where(place => place.Ends != 1 && !thin.Any(worse => Holds(place.Area, worse.At)))
+                        .Where(place =>
+                            place.Ends != 1
+                            && place.Area.Area > LeastBare
+                            && !thin.Any(worse => Holds(place.Area, worse.At))
+                        )
                         .Select(place => new Leftover(LeftoverKind.CoversMeet, place.Area, place.At, place.Width))
                 );
             }
         }
         return new Leftovers([.. found.OrderBy(left => left.Kind).ThenBy(left => left.At.X).ThenBy(left => left.At.Y)]);
     }
+
+    /// <summary>Places where covers meet that are smaller than this are seen by nobody, mm².</summary>
+    private const double LeastBare = 1;
 
     /// <summary>A crumb is nowhere wider than this: a disc of its largest area.</summary>
     private static readonly double LargestCrumb = 2 * Math.Sqrt(Remainders.CrumbArea / Math.PI) + 0.1;

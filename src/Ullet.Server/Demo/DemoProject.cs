@@ -154,5 +154,13 @@ internal sealed class DemoProject
         return this;
     }
 
+    /// <summary>Does something live to a named element; sources are given by their names.</summary>
+    internal DemoProject Do(string name, Func<Func<string, string>, Operation> operation)
+    {
+        string Id(string wanted) => Project.Elements.First(element => element.Name == wanted).Id;
+        Apply(new AddOperation { ElementId = Id(name), Operation = operation(Id) });
+        return this;
+    }
+
     private void Apply(Edit edit) => Project = edit.Apply(Project, Context).Value;
 }

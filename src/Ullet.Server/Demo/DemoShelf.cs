@@ -10,7 +10,14 @@ public static class DemoShelf
 {
     /// <summary>The demo projects, the one to open first last, so that it is the newest.</summary>
     public static IReadOnlyList<Project> Projects() =>
-        [TeaTowelCorner.Make(), ShedKeyTab.Make(), PlotPennant.Make(), HarvestPatch.Make()];
+        [
+            TeaTowelCorner.Make(),
+            ShedKeyTab.Make(),
+            PlotPennant.Make(),
+            VegetableBlock.Make(),
+            GateInitial.Make(),
+            HarvestPatch.Make(),
+        ];
 
     internal static async Task Fill(IServiceProvider services)
     {

@@ -6,7 +6,7 @@ namespace Ullet.Server.Demo;
 internal static class HarvestPatch
 {
     /// <summary>A beetroot: a round body with a dip at the crown and a root that runs to a point.</summary>
-    private static readonly DrawnShape Beetroot = new(
+    internal static readonly DrawnShape Beetroot = new(
         0,
         -25,
         [

@@ -6,7 +6,7 @@ namespace Ullet.Server.Demo;
 internal static class TeaTowelCorner
 {
     /// <summary>A carrot: broad shoulders, a long taper to a blunt point.</summary>
-    private static readonly DrawnShape Carrot = new(
+    internal static readonly DrawnShape Carrot = new(
         0,
         0,
         [

@@ -12,7 +12,10 @@ public sealed class NodeEditTests
     [Fact]
     public void Freeze_OfAGenerator_GivesItsNodes_AndKeepsTheFormWhateverItsFrame()
     {
-        var project = InBox(SampleProject.With(new HeartShape()), new ElementBox(12, -7, 60, 44, 30) { IsFlipped = true, Skew = 15 });
+        var project = InBox(
+            SampleProject.With(new HeartShape()),
+            new ElementBox(12, -7, 60, 44, 30) { IsFlipped = true, Skew = 15 }
+        );
         Assert.Equal("not-drawn", SampleProject.Refused(project, new ReverseLine { ElementId = "e1", Line = 0 }).Code);
         var nodes = SampleProject.Apply(project, new FreezeElement { ElementId = "e1", KeepsOperations = true });
         var line = Assert.Single(Lines(nodes));
@@ -26,7 +29,10 @@ public sealed class NodeEditTests
     [Fact]
     public void MoveNodes_MovesThem_AndNothingElse_InATurnedFlippedFrame()
     {
-        var project = InBox(SampleProject.With(new DrawnShape(0, 0, Square)), new ElementBox(10, 5, 60, 30, 75) { IsFlipped = true, Skew = 10 });
+        var project = InBox(
+            SampleProject.With(new DrawnShape(0, 0, Square)),
+            new ElementBox(10, 5, 60, 30, 75) { IsFlipped = true, Skew = 10 }
+        );
         var before = Assert.Single(Lines(project)).Nodes;
         var after = Assert.Single(Lines(SampleProject.Apply(project, Move(1, 20, -9)))).Nodes;
         for (var i = 0; i < before.Length; i++)
@@ -262,7 +268,8 @@ public sealed class NodeEditTests
         new(0, 40, 0, 0, 0, 0),
     ];
 
-    private static Project InBox(Project project, ElementBox box) => project.With(project.Elements[0] with { Box = box });
+    private static Project InBox(Project project, ElementBox box) =>
+        project.With(project.Elements[0] with { Box = box });
 
     private static MoveNodes Move(int node, double x, double y) =>
         new()

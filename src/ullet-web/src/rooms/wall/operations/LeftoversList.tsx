@@ -12,7 +12,7 @@ const NAMES: Record<LeftoverKind, string> = {
   crumb: "Crumb",
   neck: "Thin bridge",
   tail: "Thin end",
-  coversMeet: "No cloth shows",
+  coversMeet: "Covers meet",
 };
 
 /** What operations leave that is too small or too thin, with the ways to mend it. */
@@ -43,9 +43,7 @@ export function LeftoversList({ projectId, scene, element }: ElementProps) {
               <span className="mr-auto truncate">
                 {NAMES[left.kind]}{" "}
                 <span className="text-[13px] text-muted">
-                  {left.kind === "crumb"
-                    ? `${left.area.toFixed(1)} mm²`
-                    : `${withUnit(left.width, scene.unit)} wide`}
+                  {left.kind === "crumb" ? `${left.area.toFixed(1)} mm²` : withUnit(left.width, scene.unit)}
                 </span>
               </span>
               <IconButton

@@ -32,8 +32,7 @@ export function OperationRow({ row, place, ...props }: Props) {
     >
       <div className="flex items-center">
         <h4 className="mr-auto truncate text-[14px] font-semibold">
-          <span className="mr-1.5 text-muted">{place + 1}</span>
-          {name}
+          <span className="mr-1 text-muted">{place + 1}</span> {name}
           {standing === "muted" ? <span className="ml-1.5 font-normal text-muted">muted</span> : null}
         </h4>
         <IconButton

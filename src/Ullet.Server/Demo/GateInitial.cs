@@ -1,0 +1,26 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
+
+namespace Ullet.Server.Demo;
+
+/// <summary>"Rowan's gate initial": a large letter carved by the name across it, on a bar that is joined to it.</summary>
+internal static class GateInitial
+{
+    internal static Project Make() =>
+        new DemoProject("Rowan’s gate initial", 200, 200)
+            .Words("R", "chango", 124, 0, -6, "shed", "straw", LetteringUse.OnePiece)
+            .Piece(
+                "Bar",
+                new RectangleShape(),
+                new ElementBox(0, 54, 150, 18, 0),
+                "shed",
+                Method.CutBeforehand,
+                "straw"
+            )
+            .Words("Rowan", "titan-one", 150, 0, 4, "straw", "rust", LetteringUse.OnePiece, 2.5)
+            .Do("R", id => new Carve { SourceIds = [id("Rowan")], Reveal = 2 })
+            .Do("R", _ => new ClearCrumbs())
+            .Do("R", id => new Join { SourceIds = [id("Bar")] })
+            .Do("R", _ => new RoundCorners { Radius = 3, Side = CornerSide.Outer })
+            .Project;
+}
