@@ -5,17 +5,23 @@ if (args is ["ui"])
 {
     return await UiBench.Run() ? 0 : 1;
 }
+if (args is ["carve"])
+{
+    var carved = CarveBench.Run();
+    carved.ToList().ForEach(Console.WriteLine);
+    return carved.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["icons"])
 {
     return IconBench.Run() ? 0 : 1;
 }
 if (args.Length > 0)
 {
-    Console.Error.WriteLine($"bench takes ui or icons; \"{args[0]}\" is neither.");
+    Console.Error.WriteLine($"bench takes ui, icons or carve; \"{args[0]}\" is none of them.");
     return 1;
 }
 var breached = false;
-foreach (var ratio in EngineBench.Run().Concat(await EditBench.Run()))
+foreach (var ratio in EngineBench.Run().Concat(CarveBench.Run()).Concat(await EditBench.Run()))
 {
     Console.WriteLine(ratio);
     breached |= !ratio.Holds && !ratio.IsAim;

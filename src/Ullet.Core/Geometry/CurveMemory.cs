@@ -19,13 +19,14 @@ internal sealed class CurveMemory
 
     private readonly List<Piece> _pieces = [];
     private readonly List<Curve> _curves = [];
-    private readonly SegmentIndex _index;
+    private readonly Dictionary<(long, long), List<int>> _vertices = [];
+    private readonly List<Ring> _rings = [];
+    private SegmentIndex? _index;
 
     /// <param name="paths">Every path that went into the overlay, flattened as it was for it.</param>
     /// <param name="tolerance">The tolerance of that flattening, mm.</param>
     internal CurveMemory(IEnumerable<ImmutableArray<Curve>> paths, double tolerance = Tolerance.Flatten)
     {
-        var rings = new List<Ring>();
         foreach (var path in paths)
         {
             var points = ImmutableArray.CreateBuilder<Point>();
@@ -36,9 +37,17 @@ internal sealed class CurveMemory
             }
             // The index closes its rings; the closing edge of a path that is closed already has no length.
             _pieces.Add(new Piece(-1, 0, 0));
-            rings.Add(new Ring(points.ToImmutable()));
+            for (var i = 0; i < points.Count; i++)
+            {
+                var vertex = PlaneGeometry.GridOf(points[i]);
+                if (!_vertices.TryGetValue(vertex, out var numbers))
+                {
+                    _vertices[vertex] = numbers = [];
+                }
+                numbers.Add(_pieces.Count - points.Count + i);
+            }
+            _rings.Add(new Ring(points.ToImmutable()));
         }
-        _index = new SegmentIndex(rings, 1);
     }
 
     /// <summary>The contour that a ring of an overlay's result is.</summary>
@@ -113,13 +122,45 @@ internal sealed class CurveMemory
         return stretches;
     }
 
-    private Stretch Find(Point start, Point end, Stretch? before)
+    /// <summary>The stretch of a source that an edge lies on: nearly every edge has a vertex of its source, crossings aside.</summary>
+    private Stretch Find(Point start, Point end, Stretch? before) =>
+        Best(start, end, before, Beside(start, end))
+        ?? Best(start, end, before, Index.Within(Point.Lerp(start, end, 0.5), Near))
+        ?? new Stretch(-1, true, start, end, 0, 1);
+
+    private SegmentIndex Index => _index ??= new SegmentIndex(_rings, 1);
+
+    /// <summary>The edges of the sources that begin or end where an edge does, and come near its middle.</summary>
+    private IEnumerable<int> Beside(Point start, Point end)
+    {
+        var middle = Point.Lerp(start, end, 0.5);
+        foreach (var vertex in new[] { start, end })
+        {
+            foreach (var number in _vertices.GetValueOrDefault(PlaneGeometry.GridOf(vertex)) ?? [])
+            {
+                for (var piece = Math.Max(0, number - 1); piece <= number; piece++)
+                {
+                    if (_pieces[piece] is { Curve: >= 0 } known)
+                    {
+                        var curve = _curves[known.Curve];
+                        var foot = SegmentIndex.Foot(middle, curve.At(known.From), curve.At(known.To));
+                        if (foot.DistanceTo(middle) <= Near)
+                        {
+                            yield return piece;
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    private Stretch? Best(Point start, Point end, Stretch? before, IEnumerable<int> candidates)
     {
         var (middle, along) = (Point.Lerp(start, end, 0.5), (end - start).Unit());
         var isSpeck = start.DistanceTo(end) < Speck;
         Stretch? best = null;
         var bestDistance = double.MaxValue;
-        foreach (var number in _index.Within(middle, Near))
+        foreach (var number in candidates)
         {
             var piece = _pieces[number];
             if (piece.Curve < 0)
@@ -151,7 +192,7 @@ internal sealed class CurveMemory
                 (best, bestDistance) = (found, distance);
             }
         }
-        return best ?? new Stretch(-1, true, start, end, 0, 1);
+        return best;
     }
 
     /// <summary>Where two stretches meet: the node of their curves where they meet in one, the crossing otherwise.</summary>

@@ -66,6 +66,10 @@ internal static class PlaneGeometry
     internal static LineString Line(ImmutableArray<Point> points) =>
         Factory.CreateLineString([.. points.Select(p => new Coordinate(Snap(p.X), Snap(p.Y)))]);
 
+    /// <summary>The grid's place nearest to a point, in grid steps.</summary>
+    internal static (long X, long Y) GridOf(Point place) =>
+        ((long)Math.Round(place.X * GridScale), (long)Math.Round(place.Y * GridScale));
+
     private static double Snap(double value) => Math.Round(value * GridScale) / GridScale;
 
     private static Ring ToRing(LineString line, bool clockwise)
