@@ -23,6 +23,9 @@ public sealed record DrawFreehand : Edit
 {
     public const int MostPoints = 20_000;
 
+    /// <summary>Longest line that a hand draws in one go, mm.</summary>
+    public const double Longest = 20_000;
+
     /// <summary>Places in mm from the field's centre, x and y in turn.</summary>
     public required ImmutableArray<double> Points { get; init; }
 
@@ -55,9 +58,18 @@ public sealed record DrawFreehand : Edit
             return no;
         }
         var points = Ring.Of([.. Points.Chunk(2).Select(pair => new Point(pair[0], pair[1]))]).Points;
-        if (points.Length < 2 || new ArcLength(points).Total < 1)
+        var length = points.Length < 2 ? 0 : new ArcLength(points).Total;
+        if (length < 1)
         {
             return new Refusal("drawing-flat", "points", "That line is shorter than 1 mm. Draw a longer one.");
+        }
+        if (length > Longest)
+        {
+            return new Refusal(
+                "drawing-long",
+                "points",
+                $"That line is {length / 1000:0} m long; up to {Longest / 1000:0} m can be drawn in one go."
+            );
         }
         var closed = (Closed ?? Freehand.IsMeantClosed(points)) && points.Length > 2;
         var drawn = DrawnElements.ShapeOf(

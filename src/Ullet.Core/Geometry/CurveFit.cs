@@ -7,7 +7,10 @@ namespace Ullet.Core.Geometry;
 /// Departure: corners are split first, and a run of two points or a straight run becomes a line.</remarks>
 public static class CurveFit
 {
-    private const int Rounds = 4;
+    private const int Rounds = 12;
+
+    /// <summary>Fits that are off by this many tolerances are not mended by moving parameters; they are split at once.</summary>
+    private const double Hopeless = 30;
 
     /// <summary>Fits a contour to a ring.</summary>
     /// <param name="ring">At least three points, mm.</param>
@@ -36,10 +39,13 @@ public static class CurveFit
     /// <param name="smoothSeam">True when the run ends where it begins and goes on smoothly there.</param>
     public static ImmutableArray<Curve> Open(ImmutableArray<Point> run, double tolerance, bool smoothSeam = false)
     {
-        var (into, outOf) = ((run[1] - run[0]).Unit(), (run[^2] - run[^1]).Unit());
+        var (into, outOf) = (
+            EndTangent(run[0], run[1], run[Math.Min(2, run.Length - 1)]),
+            EndTangent(run[^1], run[^2], run[^Math.Min(3, run.Length)])
+        );
         if (smoothSeam)
         {
-            var across = (run[1] - run[^2]).Unit();
+            var across = Tangent(run[^2], run[0], run[1]);
             (into, outOf) = (across, across * -1);
         }
         var curves = ImmutableArray.CreateBuilder<Curve>();
@@ -72,12 +78,37 @@ public static class CurveFit
                 curves.Add(curve);
                 return;
             }
+            if (error > tolerance * Hopeless)
+            {
+                break;
+            }
             t = Reparameterise(run, t, curve);
         }
         split = Math.Clamp(split, 1, run.Length - 2);
-        var tangent = (run[split - 1] - run[split + 1]).Unit();
+        var tangent = Tangent(run[split + 1], run[split], run[split - 1]);
         Fit(run[..(split + 1)], into, tangent, tolerance, curves);
         Fit(run[split..], tangent * -1, outOf, tolerance, curves);
+    }
+
+    /// <summary>Direction of the parabola through three points at the middle one: the nearer neighbour counts for more.</summary>
+    private static Point Tangent(Point before, Point at, Point after)
+    {
+        var (first, second) = (at - before, after - at);
+        return ((first.Unit() * second.Length) + (second.Unit() * first.Length)).Unit();
+    }
+
+    /// <summary>Direction of the parabola through the first three points at the first; along the first edge where the edges are
+    /// of very different length, as where a straight side ends in an arc.</summary>
+    private static Point EndTangent(Point start, Point next, Point third)
+    {
+        const double Alike = 3;
+        var (first, second) = (next - start, third - next);
+        if (first.Length > Alike * second.Length || second.Length > Alike * first.Length)
+        {
+            return first.Unit();
+        }
+        var share = first.Length / (first.Length + second.Length);
+        return ((first.Unit() * (1 + share)) - (second.Unit() * share)).Unit();
     }
 
     private static bool IsStraight(ImmutableArray<Point> run, double tolerance) =>

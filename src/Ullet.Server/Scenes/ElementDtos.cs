@@ -82,6 +82,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
             _operations.LeftoversOf(element, evaluated),
             Stretches(covered: false),
             Stretches(covered: true),
+            pieces.TrueForAll(piece => ReferenceEquals(piece.Outline, piece.Edge))
+                ? ""
+                : string.Concat(pieces.Select(piece => PathText.Of(piece.Outline))),
             pieces.Exists(piece => piece.Cloth.Id != cloth?.ClothId)
                 ? [.. pieces.Select(piece => new ClothPathDto(piece.Cloth.Id, PathText.Of(piece.Edge)))]
                 : [],

@@ -78,6 +78,7 @@ public enum ElementKind
 /// <param name="Leftovers">Crumbs and thin places of what they leave.</param>
 /// <param name="VisiblePath">The stretches of edge that get a cover, where others lie under something; else empty.</param>
 /// <param name="CoveredPath">The stretches that lie under something; empty when all of the edge is visible.</param>
+/// <param name="LaidPath">The cloth as it is laid, where it does not reach as far as the outline; else empty.</param>
 /// <param name="Cloths">What is cut of which cloth, where its parts are of several; else empty.</param>
 /// <param name="NeededBy">The names of the elements that are made with it.</param>
 public sealed record ElementDto(
@@ -107,6 +108,7 @@ public sealed record ElementDto(
     ImmutableArray<LeftoverDto> Leftovers,
     string VisiblePath,
     string CoveredPath,
+    string LaidPath,
     ImmutableArray<ClothPathDto> Cloths,
     ImmutableArray<string> NeededBy
 );

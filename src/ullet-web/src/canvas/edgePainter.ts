@@ -28,10 +28,10 @@ export function paintUnderEdges(
   if (!isChosen || !element.visiblePath) return;
   const visible = new Path2D(element.visiblePath);
   ctx.strokeStyle = "#ffffff";
-  ctx.lineWidth = 5 * px;
+  ctx.lineWidth = 4.4 * px;
   ctx.stroke(visible);
   ctx.strokeStyle = INDIGO;
-  ctx.lineWidth = 3 * px;
+  ctx.lineWidth = 2.6 * px;
   ctx.stroke(visible);
 }
 

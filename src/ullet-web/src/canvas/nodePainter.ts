@@ -51,23 +51,29 @@ export function paintNodes(
     for (const line of form.lines) ctx.stroke(pathOf(line));
   }
   ctx.setTransform(ratio, 0, 0, ratio, 0, 0);
-  for (const [l, line] of form.lines.entries())
-    for (const [n, node] of line.nodes.entries()) {
-      const at = toScreen(camera, place(node.at));
-      const held = isChosen(chosen, l, n);
-      if (held)
-        for (const side of ["in", "out"] as const)
-          if (bends(node, side)) paintHandle(ctx, at, toScreen(camera, place(node[side])));
-      ctx.beginPath();
-      if (node.kind === "corner") ctx.rect(at.x - 4.5, at.y - 4.5, 9, 9);
-      else if (node.kind === "smooth") ctx.arc(at.x, at.y, 5, 0, 2 * Math.PI);
-      else diamond(ctx, at);
-      ctx.fillStyle = held ? INDIGO : "#ffffff";
-      ctx.fill();
-      ctx.strokeStyle = held ? "#ffffff" : INDIGO;
-      ctx.lineWidth = 1.5;
-      ctx.stroke();
-    }
+  const all = form.lines.flatMap((line, l) =>
+    line.nodes.map((node, n) => ({ node, held: isChosen(chosen, l, n) })),
+  );
+  // The chosen ones last, so that no neighbour hides them.
+  for (const { node, held } of [...all.filter((each) => !each.held), ...all.filter((each) => each.held)])
+    paintNode(ctx, node, held, camera);
+}
+
+function paintNode(ctx: CanvasRenderingContext2D, node: WallNode, held: boolean, camera: Camera) {
+  const at = toScreen(camera, place(node.at));
+  if (held)
+    for (const side of ["in", "out"] as const)
+      if (bends(node, side)) paintHandle(ctx, at, toScreen(camera, place(node[side])));
+  const half = held ? 6 : 4.5;
+  ctx.beginPath();
+  if (node.kind === "corner") ctx.rect(at.x - half, at.y - half, 2 * half, 2 * half);
+  else if (node.kind === "smooth") ctx.arc(at.x, at.y, half + 0.5, 0, 2 * Math.PI);
+  else diamond(ctx, at, half + 2);
+  ctx.fillStyle = held ? INDIGO : "#ffffff";
+  ctx.fill();
+  ctx.strokeStyle = held ? "#ffffff" : INDIGO;
+  ctx.lineWidth = 1.5;
+  ctx.stroke();
 }
 
 /** The form with a node or a handle where a hand has taken it, for the time of the drag. */
@@ -161,10 +167,10 @@ function paintHandle(ctx: CanvasRenderingContext2D, at: Place, to: Place) {
   ctx.stroke();
 }
 
-function diamond(ctx: CanvasRenderingContext2D, at: Place) {
-  ctx.moveTo(at.x, at.y - 6.5);
-  ctx.lineTo(at.x + 6.5, at.y);
-  ctx.lineTo(at.x, at.y + 6.5);
-  ctx.lineTo(at.x - 6.5, at.y);
+function diamond(ctx: CanvasRenderingContext2D, at: Place, half: number) {
+  ctx.moveTo(at.x, at.y - half);
+  ctx.lineTo(at.x + half, at.y);
+  ctx.lineTo(at.x, at.y + half);
+  ctx.lineTo(at.x - half, at.y);
   ctx.closePath();
 }

@@ -34,11 +34,12 @@ export function paintStageLines(
   if (!stages.placement.off) {
     ctx.strokeStyle = "#ffffff";
     ctx.lineWidth = 2.8 * px;
-    ctx.stroke(new Path2D(element.outlinePath));
+    const placement = new Path2D(element.laidPath || element.outlinePath);
+    ctx.stroke(placement);
     ctx.setLineDash([10 * px, 5 * px]);
     ctx.strokeStyle = INDIGO;
     ctx.lineWidth = 1.6 * px;
-    ctx.stroke(new Path2D(element.outlinePath));
+    ctx.stroke(placement);
   }
   if (!stages.tackDown.off) {
     ctx.setLineDash([0, 6 * px]);

@@ -305,9 +305,7 @@ export class WallView {
   private paintOver(ctx: CanvasRenderingContext2D) {
     const chosen = this.elements(this.marks.selection).filter((element) => !element.isHidden);
     const single = chosen.length === 1;
-    for (const element of this.drawing?.scene.elements ?? [])
-      if (!element.isHidden && !this.drag)
-        paintUnderEdges(ctx, element, this.camera, this.ratio, chosen.includes(element));
+    this.paintEdges(ctx, (element) => !chosen.includes(element), false);
     for (const element of chosen) {
       const box = this.drag?.boxes.get(element.id) ?? element.box;
       if (this.marks.isInNodes && single) continue;
@@ -317,6 +315,7 @@ export class WallView {
       const letter = single && !this.drag ? this.letterOf(element) : undefined;
       if (letter) paintChosenLetter(ctx, letter, this.letterMoved, this.camera, this.ratio);
     }
+    this.paintEdges(ctx, (element) => chosen.includes(element), true);
     for (const finding of this.drawing?.scene.findings ?? [])
       paintFinding(ctx, finding, this.camera, this.ratio);
     const { measured, lengthText } = this.marks;
@@ -325,6 +324,13 @@ export class WallView {
     if (this.marks.pointedPath) paintPointed(ctx, this.marks.pointedPath, this.camera, this.ratio);
     this.extra?.(ctx, this.camera, this.ratio);
     if (this.band) paintBand(ctx, this.band.from, this.band.to, this.ratio);
+  }
+
+  private paintEdges(ctx: CanvasRenderingContext2D, shown: (element: Element) => boolean, isChosen: boolean) {
+    if (this.drag) return;
+    for (const element of this.drawing?.scene.elements ?? [])
+      if (!element.isHidden && shown(element))
+        paintUnderEdges(ctx, element, this.camera, this.ratio, isChosen);
   }
 
   private letterOf(element: Element): Letter | undefined {

@@ -104,7 +104,7 @@ export function NodeFields({ projectId, scene, element }: ElementProps) {
               <Button
                 key={kind}
                 aria-pressed={nodes.length === 1 && own.kind === kind}
-                className="px-1 aria-pressed:border-indigo aria-pressed:bg-indigo-pale"
+                className="gap-1! px-1! text-[13px]! aria-pressed:border-indigo aria-pressed:bg-indigo-pale"
                 onClick={() => change({ edit: "setNodeKind", elementId, nodes, kind })}
               >
                 <Icon size={13} aria-hidden />
