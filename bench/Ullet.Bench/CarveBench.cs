@@ -21,8 +21,7 @@ internal static class CarveBench
         var project = Carved(context);
         var evaluator = new Evaluator(new StationCache(), new FontShelf());
         var bar = project.Elements[0];
-        Project Moved(int i) =>
-            project.With(bar with { Box = bar.Box with { Y = bar.Box.Y + (0.01 * (i + 1)) } });
+        Project Moved(int i) => project.With(bar with { Box = bar.Box with { Y = bar.Box.Y + (0.01 * (i + 1)) } });
         void Answer(int i)
         {
             var moved = Moved(i);

@@ -48,6 +48,23 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.ChooseFile("Drawing file", Path.Combine(UlletSite.Root, "assets/demo/watering-can.svg"));
             visitor.WaitForText("True size on the wall");
             Keep(visitor, "import-preview");
+            visitor.GoTo("/");
+            visitor.Click("link", "Rowan’s gate initial");
+            visitor.WaitForText("Run strip");
+            visitor.ClickInStack("R");
+            visitor.WaitForText("Measured between finished edges");
+            Keep(visitor, "wall-operations");
+            visitor.GoTo("/");
+            visitor.Click("link", "Beetroot and carrot block");
+            visitor.WaitForText("Run strip");
+            visitor.ClickInStack("Beetroot");
+            visitor.WaitForValue("Name", "Beetroot");
+            Keep(visitor, "wall-layers");
+            visitor.Click("button", "Nodes");
+            visitor.Click("button", "Edit nodes");
+            visitor.Click("button", "After");
+            visitor.WaitForText("Node 1 of");
+            Keep(visitor, "wall-nodes");
         });
 
     private void Keep(Visitor visitor, string name)
