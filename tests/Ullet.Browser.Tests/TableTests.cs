@@ -94,7 +94,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
         {
             NewProject(visitor, "Numbers of shapes");
             AddShape(visitor, "Star");
-            visitor.Click("button", "Shape", last: true);
+            visitor.Click("button", "Form");
             visitor.Type("Points", "8");
             visitor.WaitForValue("Points", "8");
             visitor.Type("Points", "99");

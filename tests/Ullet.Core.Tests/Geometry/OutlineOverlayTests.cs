@@ -86,18 +86,22 @@ public sealed class OutlineOverlayTests
 
     private static void ForEach(Action<Case> judge)
     {
-        var wrong = new List<string>();
-        foreach (var pair in Cases.Value)
-        {
-            try
+        var wrong = Cases
+            .Value.AsParallel()
+            .Select(pair =>
             {
-                judge(pair);
-            }
-            catch (XunitException failed)
-            {
-                wrong.Add($"Seed {pair.Seed}: {failed.Message}");
-            }
-        }
+                try
+                {
+                    judge(pair);
+                    return null;
+                }
+                catch (XunitException failed)
+                {
+                    return $"Seed {pair.Seed}: {failed.Message}";
+                }
+            })
+            .OfType<string>()
+            .ToList();
         Assert.True(wrong.Count == 0, string.Join('\n', wrong));
     }
 
