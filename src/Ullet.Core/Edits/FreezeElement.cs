@@ -64,11 +64,17 @@ internal static class Freezing
             group ??= $"g{number++}";
         }
         var made = ImmutableArray.CreateBuilder<Element>();
+        var touches = TouchesOf(element, parts);
         foreach (var part in parts)
         {
             var id = made.Count == 0 ? element.Id : $"e{number++}";
-            var operations = keepsOperations ? element.Operations : [];
-            made.Add(Made(element, part, id) with { GroupId = group, Operations = operations });
+            var bare = Bare(element, part, id) with
+            {
+                GroupId = group,
+                Operations = keepsOperations ? element.Operations : [],
+            };
+            bare = bare is Piece piece ? piece with { EdgeTouches = [.. touches[part]] } : bare;
+            made.Add(NodeLines.With(bare, NodeLines.Of(part.Outline)));
         }
         var at = project.Elements.IndexOf(element);
         var changed = project with
@@ -79,27 +85,33 @@ internal static class Freezing
         return made.Count == 1 ? changed : WithAllAsSources(changed, element.Id, [.. made.Select(each => each.Id)]);
     }
 
-    private static Element Made(Element element, PartOutline part, string id)
+    /// <summary>Each part's stretches set by hand: those nearer to its edge than to the other parts'.</summary>
+    private static ILookup<PartOutline, EdgeTouch> TouchesOf(Element element, ImmutableArray<PartOutline> parts) =>
+        ((element as AppliqueElement)?.EdgeTouches ?? []).ToLookup(touch =>
+            parts.MinBy(part => part.Outline.DistanceToEdge(BoxFit.OnWall(element.Box, touch.At)))!
+        );
+
+    /// <summary>A drawn element in the frame of the one that it comes from, its lines not yet.</summary>
+    private static Element Bare(Element element, PartOutline part, string id)
     {
         var name = part.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name;
         name += part.Side is { } side ? $", {side}" : "";
-        var drawn = DrawnElements.ShapeOf(part.Outline);
-        var bounds = part.Outline.Bounds();
-        var box = new ElementBox(bounds.Centre.X, bounds.Centre.Y, bounds.Width, bounds.Height, 0);
+        name = name.Length <= Limits.LongestName ? name : element.Name;
         var line = element switch
         {
             StitchedLine stitched => stitched.Stitching,
             Words { Use: LetteringUse.StitchedOutline } words => words.Line,
             _ => null,
         };
-        Element made =
+        var nothing = new DrawnShape([]);
+        Element bare =
             line is null && element is AppliqueElement cloth
                 ? new Piece
                 {
                     Id = id,
-                    Name = "",
-                    Box = box,
-                    Shape = drawn,
+                    Name = name,
+                    Box = element.Box,
+                    Shape = nothing,
                     ClothId = part.ClothId ?? cloth.ClothId,
                     Method = cloth.Method,
                     Stages = cloth.Stages,
@@ -107,14 +119,13 @@ internal static class Freezing
                 : new StitchedLine
                 {
                     Id = id,
-                    Name = "",
-                    Box = box,
-                    Line = drawn,
+                    Name = name,
+                    Box = element.Box,
+                    Line = nothing,
                     Stitching = line ?? new LineSettings(),
                 };
-        return made with
+        return bare with
         {
-            Name = name.Length <= Limits.LongestName ? name : element.Name,
             IsHidden = element.IsHidden,
             IsLocked = element.IsLocked,
             IsConstruction = element.IsConstruction,

@@ -37,7 +37,12 @@ public abstract record NodeEdit : Edit
             {
                 var after = NodeLines.With(element, changed);
                 return
-                    (Limits.CheckBox(after.Box, after.Name, mayBeFlat: after is StitchedLine) ?? Shape(after)) is { } no
+                    (
+                        Limits.CheckBox(after.Box, after.Name, mayBeFlat: after is StitchedLine)
+                        ?? Shape(after)
+                        ?? Operations(after)
+                    )
+                        is { } no
                     ? no
                     : (Result<Project>)Centring.Kept(project.With(after), after, context);
             });
@@ -60,6 +65,10 @@ public abstract record NodeEdit : Edit
         && node < (isStretch ? lines[line].StretchCount : lines[line].Nodes.Length)
             ? null
             : new Refusal("node-unknown", "nodes", "That node is not there any more; select it again.");
+
+    /// <summary>Operations keep their place on the wall; a frame that goes too far from it takes them out of their ranges.</summary>
+    private static Refusal? Operations(Element element) =>
+        element.Operations.Select(OperationLimits.Check).FirstOrDefault(no => no is not null);
 
     private static Refusal? Shape(Element element) =>
         element switch

@@ -47,6 +47,7 @@ public static class DrawingSummary
     private static string Way(Element element) =>
         element switch
         {
+            { IsConstruction: true } => "a construction shape, neither sewn nor cut",
             Words { Use: LetteringUse.StitchedOutline } => "stitched along its edges",
             Words { Use: LetteringUse.OneByOne } words => $"{MethodName(words)}, letter by letter",
             AppliqueElement cloth => MethodName(cloth),

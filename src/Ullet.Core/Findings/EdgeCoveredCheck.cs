@@ -17,7 +17,11 @@ internal sealed class EdgeCoveredCheck : ICheck
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var piece in input.Project.Elements.OfType<AppliqueElement>().Where(piece => !piece.Stages.Cover.Off))
+        foreach (
+            var piece in input
+                .Project.Elements.OfType<AppliqueElement>()
+                .Where(piece => piece is { IsConstruction: false, Stages.Cover.Off: false })
+        )
         {
             var cloth = input.Project.FindCloth(piece.ClothId)!;
             var wanted = cloth.Kind is ClothKind.Felt or ClothKind.Vinyl ? BiteFirm : BiteWoven;

@@ -10,17 +10,18 @@ internal sealed class SelfCrossingCheck : ICheck
     {
         foreach (var piece in input.Project.Elements.OfType<Piece>().Where(piece => piece.Shape is DrawnShape))
         {
-            var isEmpty = input.Outlines[piece.Id].IsEmpty;
-            if (!isEmpty && !CrossesItself(piece))
+            var crossing = NodeLines.FirstCrossing(piece);
+            var enclosesNothing = input.Outlines[piece.Id].IsEmpty && piece.Operations.IsEmpty;
+            if (crossing is null && !enclosesNothing)
             {
                 continue;
             }
-            yield return isEmpty && piece.Operations.IsEmpty
+            yield return enclosesNothing
                 ? new Finding(
                     "edge-tangled",
                     FindingLevel.Stop,
                     piece.Id,
-                    null,
+                    crossing,
                     $"The edge of {piece.Name} crosses itself so often, or lies so flat, that it encloses nothing to sew or cut. "
                         + "Edit its nodes, or draw it anew."
                 )
@@ -28,12 +29,10 @@ internal sealed class SelfCrossingCheck : ICheck
                     "edge-crosses-itself",
                     FindingLevel.Warn,
                     piece.Id,
-                    NodeLines.FirstCrossing(piece),
+                    crossing,
                     $"The edge of {piece.Name} crosses itself; what it goes round twice is a hole. Edit its nodes, or freeze it, "
                         + "which makes separate edges of it."
                 );
         }
     }
-
-    private static bool CrossesItself(Piece piece) => NodeLines.FirstCrossing(piece) is not null;
 }

@@ -11,10 +11,7 @@ namespace Ullet.Core.Geometry;
 internal static class Crossings
 {
     /// <summary>True when no ring meets itself or another.</summary>
-    internal static bool AreFree(IEnumerable<Ring> rings) =>
-        new IsSimpleOp(
-            PlaneGeometry.Factory.CreateMultiLineString([.. rings.Select(PlaneGeometry.LinearRing)])
-        ).IsSimple();
+    internal static bool AreFree(IEnumerable<Ring> rings) => First(rings) is null;
 
     /// <summary>A place where a ring meets itself or another, or null.</summary>
     internal static Point? First(IEnumerable<Ring> rings)

@@ -52,6 +52,18 @@ public sealed record Outline(ImmutableArray<OutlinePart> Parts)
             (box, line) => box.Union(line.Bounds())
         );
 
+    /// <summary>How far a place lies from the nearest edge, mm; infinite without edges.</summary>
+    public double DistanceToEdge(Point place) =>
+        Flatten()
+            .SelectMany(region => region.Rings)
+            .Select(ring =>
+            {
+                var along = new ArcLength([.. ring.Points, ring.Points[0]]);
+                return along.At(along.Of(place)).DistanceTo(place);
+            })
+            .DefaultIfEmpty(double.PositiveInfinity)
+            .Min();
+
     public ImmutableArray<Region> Flatten(double tolerance = Tolerance.Flatten) =>
         [.. Parts.Select(part => part.Flatten(tolerance))];
 

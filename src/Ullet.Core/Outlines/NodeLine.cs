@@ -66,7 +66,12 @@ public static class NodeLines
             )
             : null;
 
-    /// <summary>The element with other lines, in the frame that it has; a lean is worked into the nodes.</summary>
+    /// <summary>The nodes of an outline: every edge closed, every open line as it is.</summary>
+    public static ImmutableArray<NodeLine> Of(Outline outline) =>
+        [.. DrawnElements.ShapeOf(outline).Lines.Select(line => Nodes(line, Affine.Identity, isCloth: false))];
+
+    /// <summary>The element with other lines, in the turn and flip that it has; a lean is worked into the nodes. What is placed
+    /// in its frame stays where it is on the wall.</summary>
     public static Element With(Element element, ImmutableArray<NodeLine> lines)
     {
         var frame = Affine
@@ -87,10 +92,10 @@ public static class NodeLines
             Skew = 0,
         };
         var drawn = new DrawnShape([.. own.Select(Drawn)]);
-        return element switch
+        return FrameChange.Kept(element, box) switch
         {
-            Piece piece => piece with { Shape = drawn, Holes = [], Box = box },
-            StitchedLine line => line with { Line = drawn, Box = box },
+            Piece piece => piece with { Shape = drawn, Holes = [] },
+            StitchedLine line => line with { Line = drawn },
             _ => throw new ArgumentException($"{element.GetType().Name} is not drawn.", nameof(element)),
         };
     }

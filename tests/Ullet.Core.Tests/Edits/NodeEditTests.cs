@@ -43,6 +43,75 @@ public sealed class NodeEditTests
     }
 
     [Fact]
+    public void NodesAndFreezing_LeaveOperationsAndTouchedStretchesWhereTheyAre()
+    {
+        Operation[] placed =
+        [
+            new RepeatRound
+            {
+                Count = 3,
+                CentreX = 10,
+                CentreY = 60,
+            },
+            new Mirror { Distance = 70, Angle = 20 },
+            new Split { Distance = 4, Angle = -15 },
+        ];
+        foreach (var operation in placed)
+        {
+            var project = InBox(
+                SampleProject.Apply(
+                    SampleProject.With(new HeartShape(), 40, 30),
+                    new AddOperation { ElementId = "e1", Operation = operation },
+                    new TouchEdge
+                    {
+                        ElementId = "e1",
+                        X = 20,
+                        Y = 0,
+                        IsCovered = true,
+                    }
+                ),
+                new ElementBox(5, -4, 40, 30, 35) { IsFlipped = true }
+            );
+            var nodes = SampleProject.Apply(project, new FreezeElement { ElementId = "e1", KeepsOperations = true });
+            AssertSameEdges(project, nodes);
+            Assert.Equal(35, nodes.Elements[0].Box.Rotation);
+            // One more node far out gives the frame another middle; all but what hangs on it stays.
+            var away = SampleProject.Apply(
+                nodes,
+                new AddNode
+                {
+                    ElementId = "e1",
+                    Line = 0,
+                    Stretch = 0,
+                },
+                Move(1, 6, -25)
+            );
+            var back = SampleProject.Apply(away, Move(1, -6, 25));
+            AssertSameEdges(nodes, back);
+        }
+    }
+
+    [Fact]
+    public void Freeze_KeepsAStretchThatWasTouched_OnThePartThatHasIt()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new RectangleShape(), 60, 40),
+            new AddOperation { ElementId = "e1", Operation = new Split() },
+            new TouchEdge
+            {
+                ElementId = "e1",
+                X = 30,
+                Y = 0,
+                IsCovered = true,
+            }
+        );
+        var frozen = SampleProject.Apply(project, new FreezeElement { ElementId = "e1" });
+        Assert.Equal([1, 0], frozen.Elements.Cast<Piece>().Select(piece => piece.EdgeTouches.Length));
+        var right = SampleProject.Evaluate(frozen).PiecesOf(frozen.Elements[0].Id).Single();
+        Assert.Contains(right.Stretches, stretch => stretch.IsByHand && stretch.Middle.X > 29);
+    }
+
+    [Fact]
     public void SetNodeKind_MakesHandlesAgree_AndBendingKeepsThemSo()
     {
         var smooth = SampleProject.Apply(
@@ -267,6 +336,19 @@ public sealed class NodeEditTests
         new(40, 40, 0, 40, 0, 40),
         new(0, 40, 0, 0, 0, 0),
     ];
+
+    /// <summary>The same outline, and the same stretches set by hand.</summary>
+    private static void AssertSameEdges(Project before, Project after)
+    {
+        var (a, b) = (SampleProject.Evaluate(before), SampleProject.Evaluate(after));
+        var edge = Plane.DistanceFrom(Plane.EdgeOf(a.Outlines["e1"]));
+        Assert.All(Plane.Along(b.Outlines["e1"]), place => Assert.InRange(edge(place), 0, 0.01));
+        Assert.Equal(Plane.Area(a.Outlines["e1"]), Plane.Area(b.Outlines["e1"]), 0.1);
+        Assert.Equal(
+            a.PiecesOf("e1").Sum(piece => piece.Stretches.Count(stretch => stretch.IsByHand)),
+            b.PiecesOf("e1").Sum(piece => piece.Stretches.Count(stretch => stretch.IsByHand))
+        );
+    }
 
     private static Project InBox(Project project, ElementBox box) =>
         project.With(project.Elements[0] with { Box = box });

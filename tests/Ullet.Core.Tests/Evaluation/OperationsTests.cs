@@ -316,6 +316,54 @@ public sealed class OperationsTests
     }
 
     [Fact]
+    public void ConstructionShapes_AreSaidToBeOnes_AndNotJudgedAsIfTheyWereSewn()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new HeartShape()),
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = 2, InsideShare = 0.9 },
+            },
+            new HideElements { ElementIds = ["e1"], Hidden = true }
+        );
+        Assert.Equal(
+            2,
+            SampleProject.Evaluate(project).Findings.Count(finding => finding.Code is "hidden" or "edge-peeps-out")
+        );
+        var construction = SampleProject.Apply(
+            project,
+            new MakeConstruction { ElementIds = ["e1"], IsConstruction = true }
+        );
+        var evaluated = SampleProject.Evaluate(construction);
+        Assert.Equal("construction-unused", Assert.Single(evaluated.Findings).Code);
+        Assert.Contains(
+            "a construction shape, neither sewn nor cut",
+            DrawingSummary.Of(evaluated),
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void ADrawnPieceCarvedAway_IsNotSaidToCrossItself()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new HeartShape(), 20, 20),
+            new FreezeElement { ElementId = "e1" },
+            SampleProject.Add(new EllipseShape(), 90, 90),
+            new AddOperation
+            {
+                ElementId = "e1",
+                Operation = new Carve { SourceIds = ["e2"] },
+            }
+        );
+        Assert.DoesNotContain(
+            SampleProject.Evaluate(project).Findings,
+            finding => finding.Code.StartsWith("edge-", StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
     public void LettersCarvedOneByOne_StayLetters()
     {
         var project = SampleProject.Apply(
