@@ -137,7 +137,7 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
             visitor.Press(Keys.Control, "a");
             visitor.WaitForText("Element that changes");
             AssertAccessible(visitor, "card of several");
-            visitor.Click("button", "Carve it");
+            visitor.Click("button", "Carve");
             visitor.WaitForText("Measured between finished edges");
             SelectInStack(visitor, "Heart");
             visitor.Press(Keys.Escape);

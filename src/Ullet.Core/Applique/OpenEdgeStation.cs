@@ -67,10 +67,17 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
     public const double Tuck = 1.5;
 
     /// <summary>How far a lower piece's cloth goes on under an upper one, mm.</summary>
-    public const double Underlap = 5;
+    public const double Underlap = Splitting.Underlap;
 
     /// <summary>Stretches shorter than this go with their neighbour, mm.</summary>
     private const double Shortest = 0.3;
+
+    /// <summary>How far a lower cover goes on under a piece: the tuck, but never out on the inner side of its cover, mm.</summary>
+    public static double TuckUnder(AppliqueElement above)
+    {
+        var cover = StageNumbers.Satin(above.Stages.Cover);
+        return above.Stages.Cover.Off ? Tuck : Math.Min(Tuck, cover.Width * cover.InsideShare);
+    }
 
     public int Version => 1;
 

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Applique;
@@ -23,7 +24,16 @@ public static class StrokeFit
     public const double ClothBetween = 1;
 
     /// <summary>The stroke that a cover needs: its inside share from both edges and some cloth between, mm.</summary>
-    public static double Needed(SatinNumbers cover) => (2 * cover.Width * cover.InsideShare) + ClothBetween;
+    public static double Needed(SatinNumbers cover) => Covered(cover) + ClothBetween;
+
+    /// <summary>What the covers of two facing edges take inside the cloth, mm.</summary>
+    public static double Covered(SatinNumbers cover) => 2 * cover.Width * cover.InsideShare;
+
+    /// <summary>The same for an element as it is sewn, mm; 0 without covers.</summary>
+    public static double Covered(Element element) =>
+        element is AppliqueElement { IsConstruction: false, Stages.Cover: { Off: false } set }
+            ? Covered(StageNumbers.Satin(set))
+            : 0;
 
     /// <param name="strokes">Measured inside the outline, mm; null when it has no width.</param>
     /// <param name="cover">The cover that is to hold it.</param>

@@ -66,20 +66,8 @@ public sealed class Evaluator
         CancellationToken cancellation = default
     )
     {
-        var need = CoversNeed(element);
         var parts = outline.Parts.Select(part => part.Outline).ToImmutableArray();
-        return _cache.Get(_leftovers, new LeftoverInput(parts, key, need), cancellation);
-    }
-
-    /// <summary>The width that the covers of two facing edges take inside an element's cloth, mm; 0 without covers.</summary>
-    public static double CoversNeed(Element element)
-    {
-        if (element is not AppliqueElement { IsConstruction: false, Stages.Cover: { Off: false } set })
-        {
-            return 0;
-        }
-        var cover = StageNumbers.Satin(set);
-        return 2 * cover.Width * cover.InsideShare;
+        return _cache.Get(_leftovers, new LeftoverInput(parts, key, StrokeFit.Covered(element)), cancellation);
     }
 
     /// <summary>Every stretch of an element's edge, covered or not.</summary>

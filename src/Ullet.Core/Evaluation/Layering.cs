@@ -73,7 +73,7 @@ internal sealed class Layering
             .Select(other => new PieceAbove(
                 other.Part.Outline,
                 other.Key,
-                TuckUnder(other.Element),
+                OpenEdgeStation.TuckUnder(other.Element),
                 distance =>
                     Shaping
                         .Moved(_cache, other.Part.Outline, other.Key, -distance, CornerStyle.Round, _cancellation)
@@ -88,15 +88,6 @@ internal sealed class Layering
         var input = new OpenEdgeInput(layer.Part.Outline, layer.Key, above, touches, layer.Element.Box);
         var edges = _cache.Get(OpenEdges, input, _cancellation);
         return (edges, edges.Visible is null ? layer.Key : OpenEdges.Key(input));
-    }
-
-    /// <summary>A lower cover goes on under an upper one by the tuck, and never comes out on the upper cover's inner side, mm.</summary>
-    private static double TuckUnder(AppliqueElement above)
-    {
-        var cover = StageNumbers.Satin(above.Stages.Cover);
-        return above.Stages.Cover.Off
-            ? OpenEdgeStation.Tuck
-            : Math.Min(OpenEdgeStation.Tuck, cover.Width * cover.InsideShare);
     }
 
     /// <summary>A letter is known by its own edge, so that a change of another letter leaves its stitches be; so is what

@@ -52,6 +52,7 @@ public static class Checks
         new OperationsCheck(),
         new SelfCrossingCheck(),
         new BuriedCheck(),
+        new ConstructionUnusedCheck(),
         new FontMissingCheck(),
         new HiddenCheck(),
     ];

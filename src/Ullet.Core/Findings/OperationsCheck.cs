@@ -1,3 +1,4 @@
+using Ullet.Core.Applique;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 
@@ -6,9 +7,6 @@ namespace Ullet.Core.Findings;
 /// <summary>Names operations that leave nothing or far too much, and the remainders and thin places of what they leave.</summary>
 internal sealed class OperationsCheck : ICheck
 {
-    /// <summary>What widening is offered to, mm: clear of what is found too thin.</summary>
-    private const double WidenedTo = 2.5;
-
     public IEnumerable<Finding> Run(FindingInput input) => input.Operated.SelectMany(Judge);
 
     private static IEnumerable<Finding> Judge(OperatedElement operated)
@@ -73,7 +71,7 @@ internal sealed class OperationsCheck : ICheck
                 element.Id,
                 worst.At,
                 $"{element.Name} hangs together by {Count(count, "bridge")} under {Remainders.NeckWidth:0} mm; the thinnest is {width}.",
-                new BridgeNecksMend(element.Id, WidenedTo)
+                new BridgeNecksMend(element.Id, Remainders.NeckWidth + LeftoverMends.Clear)
             ),
             LeftoverKind.Tail => new Finding(
                 "thin-ends",

@@ -149,8 +149,7 @@ public static class NodeLines
     {
         var curves = line.Curves;
         var start = new Point(line.StartX, line.StartY);
-        var end = new Point(curves[^1].X, curves[^1].Y);
-        var returns = end.DistanceTo(start) <= Tolerance.Same;
+        var returns = line.IsClosed;
         var isClosed = returns || isCloth;
         var nodes = ImmutableArray.CreateBuilder<Node>();
         nodes.Add(

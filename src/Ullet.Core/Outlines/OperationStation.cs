@@ -146,24 +146,11 @@ public sealed class OperationStation : IStation<OperationInput, Operated>
                 };
         }
         var parts = before.Parts.Select(part => part with { Outline = change(part.Outline) }).ToList();
-        if (
-            parts
-                .Select(part => part.Outline)
-                .SequenceEqual(before.Parts.Select(part => part.Outline), SameOutline.Instance)
-        )
+        if (parts.Zip(before.Parts).All(pair => ReferenceEquals(pair.First.Outline, pair.Second.Outline)))
         {
             return before;
         }
         ImmutableArray<PartOutline> left = [.. parts.Where(part => !part.Outline.IsEmpty)];
         return before with { Whole = FilledOutline.Joined([.. left.Select(part => part.Outline)]), Parts = left };
-    }
-
-    private sealed class SameOutline : IEqualityComparer<Outline>
-    {
-        internal static readonly SameOutline Instance = new();
-
-        public bool Equals(Outline? x, Outline? y) => ReferenceEquals(x, y);
-
-        public int GetHashCode(Outline outline) => 0;
     }
 }

@@ -53,7 +53,7 @@ public static class OperationLimits
                 $"Choose the elements that {element.Name} is to be changed with, from 1 to {MostSources}."
             );
         }
-        if (element is StitchedLine && operation is not (Carve or KeepOverlap or RepeatInLine or RepeatRound or Mirror))
+        if (element is StitchedLine && !WorksOnLines(operation))
         {
             return new Refusal(
                 "operation-unfit",
@@ -88,7 +88,11 @@ public static class OperationLimits
                         + $"operation off {source.Name}, or freeze it into nodes first."
                 );
             }
-            if (source is StitchedLine && operation is Join or KeepOverlap && !IsClosed(source))
+            if (
+                operation is Join or KeepOverlap
+                && source is StitchedLine { Line: var drawn }
+                && !drawn.Lines.All(line => line.IsClosed)
+            )
             {
                 return new Refusal(
                     "source-open",
@@ -99,6 +103,10 @@ public static class OperationLimits
         }
         return null;
     }
+
+    /// <summary>True for what can be done to a line without cloth as well.</summary>
+    public static bool WorksOnLines(Operation operation) =>
+        operation is Carve or KeepOverlap or RepeatInLine or RepeatRound or Mirror;
 
     /// <summary>True when an element is made with another one, directly or through others.</summary>
     public static bool Uses(Project project, Element element, string sourceId)
@@ -120,10 +128,6 @@ public static class OperationLimits
         }
         return false;
     }
-
-    private static bool IsClosed(Element element) =>
-        element is StitchedLine { Line: var drawn }
-        && drawn.Lines.All(line => line.Curves[^1].X == line.StartX && line.Curves[^1].Y == line.StartY);
 
     private static Refusal? Count(int count) => Range(count, 2, MostCopies, "", "The number of copies", "count");
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
+using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Projects;
 
@@ -53,7 +54,13 @@ public sealed record DrawnShape(ImmutableArray<DrawnLine> Lines) : ShapeSource
 /// <param name="StartX">Where the line begins.</param>
 /// <param name="StartY">Where the line begins.</param>
 /// <param name="Curves">Each goes on from the end of the one before; a closed line ends where it starts.</param>
-public sealed record DrawnLine(double StartX, double StartY, ImmutableArray<DrawnCurve> Curves);
+public sealed record DrawnLine(double StartX, double StartY, ImmutableArray<DrawnCurve> Curves)
+{
+    /// <summary>True when it ends where it starts.</summary>
+    [JsonIgnore]
+    public bool IsClosed =>
+        new Point(Curves[^1].X, Curves[^1].Y).DistanceTo(new Point(StartX, StartY)) <= Tolerance.Same;
+}
 
 /// <summary>Two control points and an end; a straight stretch has its controls at its ends.</summary>
 public sealed record DrawnCurve(double X1, double Y1, double X2, double Y2, double X, double Y)

@@ -11,10 +11,11 @@ namespace Ullet.Server.Endpoints;
 
 public sealed record Health(string Status, string Version);
 
-/// <summary>What may be chosen: hoops, shapes, methods, the ranges of numbers, mm, and the font of new words.</summary>
+/// <summary>What may be chosen: hoops, shapes, operations, methods, the ranges of numbers, mm, and the font of new words.</summary>
 public sealed record Catalogue(
     ImmutableArray<Hoop> Hoops,
     ImmutableArray<ShapeChoice> Shapes,
+    ImmutableArray<OperationChoice> Operations,
     ImmutableArray<MethodChoice> Methods,
     NumberRange CoverWidth,
     NumberRange CoverSpacing,
@@ -61,6 +62,7 @@ internal static class ReferenceEndpoints
                 new ShieldShape(),
             }.Select(shape => new ShapeChoice(AddPiece.ShapeName(shape), shape)),
         ],
+        OperationChoice.All,
         [.. AppliqueMethods.All.Select(method => new MethodChoice(method.Id, method.Name, method.Summary))],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),

@@ -1,6 +1,5 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Geometry;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
@@ -60,7 +59,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             (element as StitchedLine)?.Stitching,
             PathText.Of(outline),
             Moved(-inset),
-            string.Concat(pieces.Select(piece => Band(piece, satin))),
+            string.Concat(pieces.Select(piece => PathText.Of(CoverArea.Of(piece, satin)))),
             string.Concat(
                 evaluated
                     .Sheets.SelectMany(sheet => sheet.Shapes)
@@ -91,24 +90,8 @@ internal sealed class ElementDtos(Evaluator evaluator)
             [
                 .. evaluated
                     .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
-                    .Select(other => other.Name),
+                    .Select(other => other.Id),
             ]
-        );
-    }
-
-    /// <summary>The band of the cover as sewn, even-odd; along covered stretches there is none.</summary>
-    private static string Band(PieceAtWork piece, SatinNumbers satin)
-    {
-        var (outside, inside) = (satin.Width * (1 - satin.InsideShare), satin.Width * satin.InsideShare);
-        if (piece.Visible is not { } visible)
-        {
-            return PathText.Of(piece.Offset(outside, true).Regions) + PathText.Of(piece.Offset(-inside, true).Regions);
-        }
-        var edge = piece.Edge.Flatten();
-        var band = RegionOverlay.Difference(RegionOffset.By(edge, outside), RegionOffset.By(edge, -inside));
-        var covered = piece.Stretches.Where(stretch => stretch.IsCovered).Select(stretch => stretch.Points);
-        return PathText.Of(
-            RegionOverlay.Difference(band, RegionOffset.Around(covered, Math.Max(outside, inside) + 0.05))
         );
     }
 

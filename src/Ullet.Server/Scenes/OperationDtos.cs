@@ -45,8 +45,8 @@ internal sealed class OperationDtos(Evaluator evaluator)
                         left.Width,
                         left.Place.Area,
                         PathText.Of([left.Place]),
-                        LeftoverMends.Removal(left, element.Box),
-                        LeftoverMends.Widening(left, element.Box, Evaluator.CoversNeed(element))
+                        LeftoverMends.Removal(left, element),
+                        LeftoverMends.Widening(left, element)
                     )),
             ];
     }

@@ -80,7 +80,7 @@ public enum ElementKind
 /// <param name="CoveredPath">The stretches that lie under something; empty when all of the edge is visible.</param>
 /// <param name="LaidPath">The cloth as it is laid, where it does not reach as far as the outline; else empty.</param>
 /// <param name="Cloths">What is cut of which cloth, where its parts are of several; else empty.</param>
-/// <param name="NeededBy">The names of the elements that are made with it.</param>
+/// <param name="NeededBy">The ids of the elements that are made with it.</param>
 public sealed record ElementDto(
     string Id,
     ElementKind Kind,

@@ -107,6 +107,10 @@ export type DrawingPreview = Schemas["DrawingPreview"];
 export type DrawingWish = Schemas["DrawingWishRequest"];
 export type ImportPreview = Schemas["ImportPreview"];
 export type Operation = Schemas["Operation"];
+export type OperationChoice = Schemas["OperationChoice"];
+/** An operation as the server sends it: with all its numbers. */
+export type GivenOperation = AllGiven<Operation>;
+type AllGiven<T> = T extends unknown ? Required<T> : never;
 export type OperationRow = Schemas["OperationDto"];
 export type Leftover = Schemas["LeftoverDto"];
 export type LeftoverKind = Schemas["LeftoverKind"];

@@ -27,6 +27,9 @@ import { useOffers } from "./useOffers";
 export function ElementCard({ projectId, scene, element }: ElementProps) {
   const edits = useEdits(projectId);
   const offers = useOffers(projectId, scene, [element]);
+  const served = scene.elements
+    .filter((other) => element.neededBy.includes(other.id))
+    .map((other) => other.name);
   const inNodes = useView((view) => view.tool === "nodes");
   const props = { projectId, scene };
   const words = isWords(element) ? element : null;
@@ -64,9 +67,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
       {element.isConstruction ? (
         <p className="mx-4 mb-2 rounded-card bg-chalk px-3 py-1.5 text-[14px]">
           A construction shape: neither sewn nor cut.{" "}
-          {element.neededBy.length
-            ? `It serves ${element.neededBy.join(", ")}.`
-            : "Nothing is made with it yet."}{" "}
+          {served.length ? `It serves ${served.join(", ")}.` : "Nothing is made with it yet."}{" "}
           <button type="button" className="text-indigo underline" onClick={offers.construction.run}>
             {offers.construction.label}
           </button>

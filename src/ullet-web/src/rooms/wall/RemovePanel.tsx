@@ -16,9 +16,12 @@ export function RemovePanel({ projectId, scene }: Props) {
   if (!removing) return null;
   const going = scene.elements.filter((element) => removing.includes(element.id));
   const names = going.map((element) => element.name);
-  const needing = [...new Set(going.flatMap((element) => element.neededBy))].filter(
-    (name) => !names.includes(name),
-  );
+  const needing = scene.elements
+    .filter(
+      (element) =>
+        !removing.includes(element.id) && going.some((source) => source.neededBy.includes(element.id)),
+    )
+    .map((element) => element.name);
   const remove = (dependents: "freeze" | "release") => {
     setRemoving(null);
     void edits.edit({ edit: "removeElements", elementIds: removing, dependents });

@@ -53,9 +53,7 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
     adding(() => edits.edit({ edit: "pasteElements", clip }));
   };
 
-  const needed = chosen.some((element) =>
-    element.neededBy.some((name) => !chosen.some((each) => each.name === name)),
-  );
+  const needed = chosen.some((element) => element.neededBy.some((id) => !ids.includes(id)));
   const remove = () => {
     if (needed) useView.getState().setRemoving(ids);
     else void edits.edit({ edit: "removeElements", elementIds: ids, dependents: "refuse" });

@@ -1,15 +1,4 @@
-import {
-  ArrowLeftRight,
-  Circle,
-  Diamond,
-  Link2,
-  Minus,
-  Plus,
-  Scissors,
-  Spline,
-  Square,
-  Trash2,
-} from "lucide-react";
+import { Circle, Diamond, Spline, Square } from "lucide-react";
 import { useEdits } from "../../../api/edits";
 import { useForm } from "../../../api/queries";
 import type { Edit, NodeKind } from "../../../api/client";
@@ -18,6 +7,7 @@ import { Button } from "../../../parts/Button";
 import { LengthField } from "../../../parts/LengthField";
 import { useView } from "../../../state/view";
 import type { ElementProps } from "../elementProps";
+import { NodeWork } from "./NodeWork";
 
 const KINDS: { kind: NodeKind; label: string; icon: typeof Square }[] = [
   { kind: "corner", label: "Corner", icon: Square },
@@ -59,7 +49,7 @@ export function NodeFields({ projectId, scene, element }: ElementProps) {
     );
 
   const all = form.lines.flatMap((line, l) => line.nodes.map((_, n) => ({ line: l, node: n })));
-  const first = nodes[0];
+  const [first, ...others] = nodes;
   const own = first ? form.lines[first.line]?.nodes[first.node] : undefined;
   const at = first ? all.findIndex((each) => each.line === first.line && each.node === first.node) : -1;
   const go = (by: number) => {
@@ -67,7 +57,6 @@ export function NodeFields({ projectId, scene, element }: ElementProps) {
     if (next) chooseNodes([next]);
   };
   const elementId = element.id;
-  const [a, b] = nodes;
   return (
     <>
       <div className="flex items-center gap-1.5">
@@ -112,72 +101,7 @@ export function NodeFields({ projectId, scene, element }: ElementProps) {
               </Button>
             ))}
           </div>
-          <div role="group" aria-label="Node work" className="grid grid-cols-2 gap-1.5">
-            <Button
-              onClick={() =>
-                change({ edit: "addNode", elementId, line: first.line, stretch: first.node, at: 0.5 })
-              }
-            >
-              <Plus size={15} aria-hidden />
-              Add after
-            </Button>
-            <Button
-              look="trouble"
-              onClick={() => {
-                chooseNodes([]);
-                change({ edit: "removeNodes", elementId, nodes });
-              }}
-            >
-              <Trash2 size={15} aria-hidden />
-              Delete
-            </Button>
-            <Button
-              onClick={() =>
-                change({
-                  edit: "straightenStretch",
-                  elementId,
-                  line: first.line,
-                  stretch: first.node,
-                  straight: true,
-                })
-              }
-            >
-              <Minus size={15} aria-hidden />
-              Straighten
-            </Button>
-            <Button
-              onClick={() =>
-                change({
-                  edit: "straightenStretch",
-                  elementId,
-                  line: first.line,
-                  stretch: first.node,
-                  straight: false,
-                })
-              }
-            >
-              <Spline size={15} aria-hidden />
-              Loosen
-            </Button>
-            <Button onClick={() => change({ edit: "splitLine", elementId, node: first })}>
-              <Scissors size={15} aria-hidden />
-              Split here
-            </Button>
-            <Button
-              disabled={nodes.length !== 2}
-              onClick={() => (a && b ? change({ edit: "joinLines", elementId, first: a, second: b }) : null)}
-            >
-              <Link2 size={15} aria-hidden />
-              Join ends
-            </Button>
-            <Button
-              className="col-span-2"
-              onClick={() => change({ edit: "reverseLine", elementId, line: first.line })}
-            >
-              <ArrowLeftRight size={15} aria-hidden />
-              Reverse the line
-            </Button>
-          </div>
+          <NodeWork elementId={elementId} nodes={[first, ...others]} onEdit={change} />
         </>
       ) : (
         <p className="text-[13px] text-muted">

@@ -1,7 +1,7 @@
 import { useEffect, useRef, type PointerEvent } from "react";
 import { useEdits } from "../../../api/edits";
 import { useForm } from "../../../api/queries";
-import type { Scene } from "../../../api/client";
+import type { Edit, Scene } from "../../../api/client";
 import { toWorld, type Place } from "../../../canvas/camera";
 import { carried, isChosen, nodeGripAt, paintNodes, place, type NodeGrip } from "../../../canvas/nodePainter";
 import { useView } from "../../../state/view";
@@ -20,11 +20,17 @@ export function useNodeHands(projectId: string, view: WallView | null, scene: Sc
   const elementId = tool === "nodes" ? (selection[0] ?? null) : null;
   const form = useForm(projectId, elementId, scene.head).data ?? null;
   const held = useRef<Held | null>(null);
+  /** What was let go and is on its way to the server: it is drawn where the hand left it until the next form comes. */
+  const sent = useRef<Held | null>(null);
+
+  useEffect(() => {
+    sent.current = null;
+  }, [form]);
 
   useEffect(() => {
     if (!view || !elementId || !form) return;
     view.setExtra((ctx, camera, ratio) => {
-      const now = held.current;
+      const now = held.current ?? sent.current;
       const shown = now ? carried(form, now.grip, useView.getState().nodes, now.by) : form;
       paintNodes(ctx, shown, useView.getState().nodes, camera, ratio);
     });
@@ -64,13 +70,21 @@ export function useNodeHands(projectId: string, view: WallView | null, scene: Sc
     held.current = null;
     if (!view || !done || !form || !elementId) return false;
     const moved = Math.hypot(done.by.x, done.by.y) * view.camera.scale > 2;
+    const send = (edit: Edit) => {
+      sent.current = done;
+      void edits.edit(edit).then((ok) => {
+        if (ok) return;
+        sent.current = null;
+        view.repaint();
+      });
+    };
     if (moved && done.grip.kind === "node")
-      void edits.edit({ edit: "moveNodes", elementId, nodes: useView.getState().nodes, ...done.by });
+      send({ edit: "moveNodes", elementId, nodes: useView.getState().nodes, ...done.by });
     if (moved && done.grip.kind === "handle") {
       const node = form.lines[done.grip.at.line]?.nodes[done.grip.at.node];
       if (node) {
         const was = place(done.grip.isOut ? node.out : node.in);
-        void edits.edit({
+        send({
           edit: "bendNode",
           elementId,
           node: done.grip.at,

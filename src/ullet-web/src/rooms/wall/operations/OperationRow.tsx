@@ -1,6 +1,6 @@
 import { ChevronDown, ChevronUp, Trash2, Volume2, VolumeX } from "lucide-react";
 import { useEdits } from "../../../api/edits";
-import type { Operation, OperationRow as Row } from "../../../api/client";
+import type { GivenOperation, Operation, OperationRow as Row } from "../../../api/client";
 import { IconButton } from "../../../parts/IconButton";
 import type { ElementProps } from "../elementProps";
 import { OperationNumbers } from "./OperationNumbers";
@@ -66,7 +66,7 @@ export function OperationRow({ row, place, ...props }: Props) {
           <Trash2 size={15} aria-hidden />
         </IconButton>
       </div>
-      <OperationNumbers {...props} operation={operation} onChanged={change} />
+      <OperationNumbers {...props} operation={operation as GivenOperation} onChanged={change} />
       {row.note ? <p className="mt-1 text-[12px] text-muted">{row.note}</p> : null}
       {left.length ? <p className="mt-1 text-[13px] text-madder">Leaves {left.join(" and ")}.</p> : null}
     </li>

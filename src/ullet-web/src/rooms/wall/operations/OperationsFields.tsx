@@ -1,27 +1,25 @@
 import { Snowflake } from "lucide-react";
 import { useState } from "react";
 import { useEdits } from "../../../api/edits";
-import type { Operation } from "../../../api/client";
+import type { Operation, OperationChoice } from "../../../api/client";
 import { Button } from "../../../parts/Button";
 import type { ElementProps } from "../elementProps";
 import { AddOperation } from "./AddOperation";
 import { LeftoversList } from "./LeftoversList";
 import { OperationRow } from "./OperationRow";
 import { SourceList } from "./SourceList";
-import { fresh, KINDS } from "./kinds";
+import { withSources } from "./sources";
 
 /** What is done to an element's outline, in order; what that leaves; and the ways out of it. */
 export function OperationsFields(props: ElementProps) {
   const { projectId, scene, element } = props;
   const edits = useEdits(projectId);
-  const [asked, setAsked] = useState<Operation["operation"] | null>(null);
-  const kind = KINDS.find((each) => each.kind === asked);
+  const [asked, setAsked] = useState<OperationChoice | null>(null);
 
   const add = (operation: Operation) => {
     setAsked(null);
     void edits.edit({ edit: "addOperation", elementId: element.id, operation });
   };
-  const others = scene.elements.filter((other) => other.id !== element.id);
 
   return (
     <>
@@ -36,22 +34,19 @@ export function OperationsFields(props: ElementProps) {
           Carve, join, round or repeat this element: it keeps how it was made, and nothing is used up.
         </p>
       )}
-      {kind?.asks ? (
+      {asked ? (
         <SourceList
-          title={`${kind.asks} …`}
-          action={kind.label}
-          others={others}
-          onChosen={(ids) => add(fresh(kind.kind, ids))}
+          title={`${asked.asks} …`}
+          action={asked.name}
+          others={scene.elements.filter((other) => other.id !== element.id)}
+          onChosen={(ids) => add(withSources(asked.operation, ids))}
           onCancel={() => setAsked(null)}
         />
       ) : (
         <AddOperation
           isLine={element.kind === "line"}
           disabled={element.isLocked}
-          onAsked={(next) => {
-            if (KINDS.find((each) => each.kind === next)?.asks) setAsked(next);
-            else add(fresh(next, []));
-          }}
+          onAsked={(choice) => (choice.asks ? setAsked(choice) : add(choice.operation))}
         />
       )}
       <LeftoversList {...props} />
