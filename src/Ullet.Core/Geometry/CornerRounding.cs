@@ -86,10 +86,10 @@ public static class CornerRounding
     private static Fillet? At(Curve before, Curve after, double radius, CornerSide side)
     {
         var (into, onward) = (before.Slope(1).Unit(), after.Slope(0).Unit());
-        var turn = Math.Atan2(Point.Cross(into, onward), Point.Dot(into, onward));
+        var turn = Point.Turn(into, onward);
         var isOuter = turn > 0;
         if (
-            Math.Abs(turn) * 180 / Math.PI <= Tolerance.CornerTurn
+            Math.Abs(turn) <= Tolerance.CornerTurn
             || (side == CornerSide.Outer && !isOuter)
             || (side == CornerSide.Inner && isOuter)
         )
@@ -127,7 +127,7 @@ public static class CornerRounding
         // The circle lies on the inner side of the turn: to the right of the way for a clockwise turn.
         var inner = turn > 0 ? -radius : radius;
         Point Centre(Curve curve, double t) => curve.At(t) + (curve.Slope(t).Unit().Outward() * inner);
-        var setback = radius * Math.Tan(Math.Abs(turn) / 2);
+        var setback = radius * Math.Tan(Math.Abs(turn) / 2 * Math.PI / 180);
         var (s, t) = (
             1 - (setback / Math.Max(before.Slope(1).Length, 1e-9)),
             setback / Math.Max(after.Slope(0).Length, 1e-9)

@@ -70,11 +70,7 @@ public static class Freehand
     {
         var count = even.Length - 1;
         Point At(int i) => closed ? even[((i % count) + count) % count] : even[Math.Clamp(i, 0, count)];
-        double Turn(int i)
-        {
-            var (into, onward) = ((At(i) - At(i - Reach)).Unit(), (At(i + Reach) - At(i)).Unit());
-            return Math.Acos(Math.Clamp(Point.Dot(into, onward), -1, 1)) * 180 / Math.PI;
-        }
+        double Turn(int i) => Math.Abs(Point.Turn(At(i) - At(i - Reach), At(i + Reach) - At(i)));
         var inner = closed ? Enumerable.Range(0, count) : Enumerable.Range(Reach, Math.Max(0, count + 1 - (2 * Reach)));
         return
         [

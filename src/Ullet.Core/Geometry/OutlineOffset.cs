@@ -1,5 +1,3 @@
-using NetTopologySuite.Operation.Buffer;
-
 namespace Ullet.Core.Geometry;
 
 /// <summary>How an edge that is moved goes round a corner.</summary>
@@ -20,10 +18,6 @@ public static class OutlineOffset
     /// <summary>Most nodes of the moved edge for each curve of the edge it came from.</summary>
     public const int NodesPerCurve = 8;
 
-    private const double MitreLimit = 5;
-
-    private const int ArcPieces = 30;
-
     /// <summary>Moves run a hair farther than asked, mm, so that flattening and fitting do not bring them nearer.</summary>
     private const double Hair = 0.006;
 
@@ -38,19 +32,13 @@ public static class OutlineOffset
         {
             return outline.Lines.IsEmpty ? outline : new Outline(outline.Parts);
         }
-        var parameters = new BufferParameters(ArcPieces)
-        {
-            JoinStyle = corners == CornerStyle.Round ? JoinStyle.Round : JoinStyle.Mitre,
-            MitreLimit = MitreLimit,
-            SimplifyFactor = 0.0005,
-        };
         var moved = distance + (Math.Sign(distance) * Hair);
-        var area = BufferOp.Buffer(PlaneGeometry.From(outline.Flatten()), moved, parameters);
+        var area = RegionOffset.Of(PlaneGeometry.From(outline.Flatten()), moved, corners);
         if (distance > 0)
         {
             foreach (var line in outline.Lines)
             {
-                area = area.Union(BufferOp.Buffer(PlaneGeometry.Line(line.Flatten()), moved, parameters));
+                area = area.Union(RegionOffset.Of(PlaneGeometry.Line(line.Flatten()), moved, corners));
             }
         }
         return new Outline([

@@ -22,6 +22,10 @@ public readonly record struct Point(double X, double Y)
     /// <summary>The z part of the cross product; positive when b lies clockwise of a on screen.</summary>
     public static double Cross(Point a, Point b) => (a.X * b.Y) - (a.Y * b.X);
 
+    /// <summary>The turn from one direction to another, degrees, -180 to 180; positive is clockwise on screen.</summary>
+    public static double Turn(Point into, Point onward) =>
+        Math.Atan2(Cross(into, onward), Dot(into, onward)) * 180 / Math.PI;
+
     public static Point Lerp(Point a, Point b, double t) => new(a.X + ((b.X - a.X) * t), a.Y + ((b.Y - a.Y) * t));
 
     public double DistanceTo(Point other) => (this - other).Length;

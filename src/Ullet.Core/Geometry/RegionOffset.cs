@@ -9,6 +9,9 @@ public static class RegionOffset
     /// <summary>Arcs get this many pieces per quarter turn: 0.004 mm of chord error at a radius of 12 mm.</summary>
     private const int ArcPieces = 30;
 
+    /// <summary>Sharp corners are cut off at this many times the distance.</summary>
+    private const double MitreLimit = 5;
+
     /// <summary>Regions within a distance of the given ones (round outside corners), or left when their edge is taken in.</summary>
     /// <param name="regions">Shells and holes, mm.</param>
     /// <param name="distance">Outwards when positive, inwards when negative, mm. Holes shrink when the shell grows.</param>
@@ -19,9 +22,25 @@ public static class RegionOffset
         {
             return regions;
         }
-        var parameters = new BufferParameters(ArcPieces) { JoinStyle = JoinStyle.Round, SimplifyFactor = 0.0005 };
-        return PlaneGeometry.ToRegions(BufferOp.Buffer(PlaneGeometry.From(regions), distance, parameters));
+        return PlaneGeometry.ToRegions(Of(PlaneGeometry.From(regions), distance, CornerStyle.Round));
     }
+
+    /// <summary>Any geometry with its edge moved; lines become bands with round ends.</summary>
+    internal static NetTopologySuite.Geometries.Geometry Of(
+        NetTopologySuite.Geometries.Geometry geometry,
+        double distance,
+        CornerStyle corners
+    ) =>
+        BufferOp.Buffer(
+            geometry,
+            distance,
+            new BufferParameters(ArcPieces)
+            {
+                JoinStyle = corners == CornerStyle.Round ? JoinStyle.Round : JoinStyle.Mitre,
+                MitreLimit = MitreLimit,
+                SimplifyFactor = 0.0005,
+            }
+        );
 
     /// <summary>What lies within a distance of open lines, mm; the ends are cut off square at the lines' ends.</summary>
     public static ImmutableArray<Region> Around(IEnumerable<ImmutableArray<Point>> lines, double distance)

@@ -52,9 +52,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
     public double TurnAt(int index)
     {
         var n = Points.Length;
-        var into = Points[index] - Points[(index + n - 1) % n];
-        var onward = Points[(index + 1) % n] - Points[index];
-        return Math.Atan2(Point.Cross(into, onward), Point.Dot(into, onward)) * 180 / Math.PI;
+        return Point.Turn(Points[index] - Points[(index + n - 1) % n], Points[(index + 1) % n] - Points[index]);
     }
 
     /// <summary>The vertices that turn by more than <see cref="Tolerance.CornerTurn"/>.</summary>

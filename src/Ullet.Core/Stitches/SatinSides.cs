@@ -59,11 +59,7 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
     /// <summary>The legs of a stretch of a ring that is open at both ends, where its cover ends square.</summary>
     internal List<SatinLeg> Legs(ImmutableArray<Point> stretch)
     {
-        double Turn(int i)
-        {
-            var (into, onward) = (stretch[i] - stretch[i - 1], stretch[i + 1] - stretch[i]);
-            return Math.Atan2(Point.Cross(into, onward), Point.Dot(into, onward)) * 180 / Math.PI;
-        }
+        double Turn(int i) => Point.Turn(stretch[i] - stretch[i - 1], stretch[i + 1] - stretch[i]);
         var corners = Enumerable
             .Range(1, Math.Max(0, stretch.Length - 2))
             .Where(i => Math.Abs(Turn(i)) > Tolerance.CornerTurn);

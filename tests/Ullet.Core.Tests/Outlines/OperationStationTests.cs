@@ -12,27 +12,6 @@ public sealed class OperationStationTests
     private static readonly ElementBox Box = new(0, 0, 60, 60, 0);
 
     [Fact]
-    public void MoveEdge_OnSeededCases_NeverComesNearerThanAsked_AndCountsNodes()
-    {
-        for (var seed = 0; seed < 120; seed++)
-        {
-            var (random, distance) = (new Random(seed), 0.5 + (seed % 9));
-            var outline = RandomOutlines.One(random);
-            var grown = OutlineOffset.By(outline, distance);
-            var from = Plane.DistanceFrom(Plane.Of(outline));
-            Assert.All(
-                Plane.Along(grown),
-                place =>
-                    Assert.True(
-                        Math.Abs(from(place) - distance - 0.005) <= 0.025,
-                        $"Seed {seed}: {from(place)} at {place}, {distance} asked"
-                    )
-            );
-            Assert.InRange(grown.NodeCount, 1, OutlineOffset.NodesPerCurve * outline.NodeCount);
-        }
-    }
-
-    [Fact]
     public void Carve_OnSeededCases_KeepsTheGapBetweenEdges()
     {
         var near = Enumerable
@@ -74,52 +53,6 @@ public sealed class OperationStationTests
                     Assert.Same(once.Outline.Whole, twice.Outline.Whole);
                 }
             }
-        }
-    }
-
-    [Fact]
-    public void RoundCorners_OfASquare_IsExact_AndAddsTwoNodesACornerAtMost()
-    {
-        var square = Rectangle(40, 40);
-        var rounded = Do(square, new RoundCorners { Radius = 6 }).Outline.Whole;
-        Assert.Equal(1600 - ((4 - Math.PI) * 36), Plane.Area(rounded), 0.05);
-        Assert.InRange(rounded.NodeCount, 8, 4 + (4 * CornerRounding.NodesPerCorner));
-        Assert.Empty(rounded.Parts[0].Shell.Flatten().Corners());
-        // No room for 30: the largest that takes half of each side.
-        Assert.Equal(
-            1600 - ((4 - Math.PI) * 400),
-            Plane.Area(Do(square, new RoundCorners { Radius = 30 }).Outline.Whole),
-            3.0
-        );
-    }
-
-    [Fact]
-    public void RoundCorners_OfAStar_TakesTheSideThatIsAsked()
-    {
-        var star = Generated(new StarShape(5, 0.5), 60, 60);
-        int Left(CornerSide side) =>
-            Do(star, new RoundCorners { Radius = 2, Side = side })
-                .Outline.Whole.Parts[0]
-                .Shell.Flatten()
-                .Corners()
-                .Length;
-        Assert.Equal((0, 5, 5), (Left(CornerSide.All), Left(CornerSide.Outer), Left(CornerSide.Inner)));
-    }
-
-    [Fact]
-    public void RoundCorners_OnSeededCases_LeavesNoCornerAndStaysNear()
-    {
-        for (var seed = 0; seed < 150; seed++)
-        {
-            var (a, b) = RandomOutlines.Pair(seed);
-            var cut = OutlineOverlay.Difference(a, b);
-            var rounded = CornerRounding.By(cut, 1.5);
-            Assert.All(
-                rounded.Contours,
-                contour => Assert.True(contour.Curves.All(curve => double.IsFinite(curve.End.X)))
-            );
-            Assert.InRange(rounded.NodeCount, 0, cut.NodeCount * (1 + CornerRounding.NodesPerCorner));
-            Assert.True(Math.Abs(Plane.Area(rounded) - Plane.Area(cut)) < 1 + (25 * Corners(cut)), $"Seed {seed}");
         }
     }
 
@@ -298,9 +231,6 @@ public sealed class OperationStationTests
         Assert.Equal(OperationState.Empty, gone.State);
         Assert.Empty(gone.Outline.Parts);
     }
-
-    private static int Corners(Outline outline) =>
-        outline.Flatten().SelectMany(region => region.Rings).Sum(ring => ring.Corners().Length);
 
     private static Operated Do(Outline outline, Operation operation, params ImmutableArray<Outline> sources) =>
         new OperationStation().Compute(
