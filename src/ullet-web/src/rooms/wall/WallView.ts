@@ -1,37 +1,9 @@
-import type { Element, ElementBox, Letter } from "../../api/client";
+import type { Element } from "../../api/client";
 import { between } from "../../canvas/boxes";
 import { apply, fitted, zoomedAt, type Camera, type Place } from "../../canvas/camera";
-import { paintGuides, paintMeasure } from "../../canvas/guidePainter";
-import type { Guide } from "../../canvas/guides";
-import { paintBand, paintBox, paintFinding, paintStageLines } from "../../canvas/overlayPainter";
-import { paintLeftovers, paintPointed, paintUnderEdges } from "../../canvas/edgePainter";
 import { Sprites } from "../../canvas/sprites";
 import { paintHoop, type Drawing } from "../../canvas/wallPainter";
-import { paintChosenLetter } from "./letterMark";
-
-/** What a hand does at the moment: the moved elements and where their boxes are by now. */
-export interface Drag {
-  ids: string[];
-  boxes: Map<string, ElementBox>;
-  guides?: Guide[];
-}
-
-/** What is shown over the drawing. */
-export interface Marks {
-  selection: string[];
-  stepKey: string | null;
-  letter: number | null;
-  measured: { from: Place; to: Place } | null;
-  /** A line that a list points at, as path data in mm. */
-  pointedPath: string | null;
-  /** True while nodes are worked on: the box has no handles then. */
-  isInNodes: boolean;
-  /** A length in words, in the unit that is shown. */
-  lengthText: (mm: number) => string;
-}
-
-/** Paints what a tool shows over everything: nodes, a line that is being drawn. */
-export type Extra = (ctx: CanvasRenderingContext2D, camera: Camera, ratio: number) => void;
+import { paintOverlay, type Drag, type Extra, type Marks } from "./wallOverlay";
 
 const IDLE_MS = 90;
 
@@ -287,7 +259,15 @@ export class WallView {
     this.paintMoving(base, this.still.camera, this.still.moving);
     over.setTransform(1, 0, 0, 1, 0, 0);
     over.clearRect(0, 0, this.over.width, this.over.height);
-    this.paintOver(over);
+    paintOverlay(over, this.camera, this.ratio, {
+      elements: this.drawing?.scene.elements ?? [],
+      findings: this.drawing?.scene.findings ?? [],
+      marks: this.marks,
+      drag: this.drag,
+      letterMoved: this.letterMoved,
+      band: this.band,
+      extra: this.extra,
+    });
   }
 
   private paintMoving(ctx: CanvasRenderingContext2D, camera: Camera, moving: HTMLCanvasElement | null) {
@@ -300,41 +280,6 @@ export class WallView {
     const back = 1 / (camera.scale * this.ratio);
     ctx.transform(back, 0, 0, back, -camera.x / camera.scale, -camera.y / camera.scale);
     ctx.drawImage(moving, 0, 0);
-  }
-
-  private paintOver(ctx: CanvasRenderingContext2D) {
-    const chosen = this.elements(this.marks.selection).filter((element) => !element.isHidden);
-    const single = chosen.length === 1;
-    this.paintEdges(ctx, (element) => !chosen.includes(element), false);
-    for (const element of chosen) {
-      const box = this.drag?.boxes.get(element.id) ?? element.box;
-      if (this.marks.isInNodes && single) continue;
-      if (single && !this.drag) paintStageLines(ctx, element, this.camera, this.ratio);
-      if (single && !this.drag) paintLeftovers(ctx, element, this.camera, this.ratio);
-      paintBox(ctx, box, this.camera, this.ratio, single && !element.isLocked);
-      const letter = single && !this.drag ? this.letterOf(element) : undefined;
-      if (letter) paintChosenLetter(ctx, letter, this.letterMoved, this.camera, this.ratio);
-    }
-    this.paintEdges(ctx, (element) => chosen.includes(element), true);
-    for (const finding of this.drawing?.scene.findings ?? [])
-      paintFinding(ctx, finding, this.camera, this.ratio);
-    const { measured, lengthText } = this.marks;
-    if (this.drag?.guides) paintGuides(ctx, this.drag.guides, this.camera, this.ratio, lengthText);
-    if (measured) paintMeasure(ctx, measured, this.camera, this.ratio, lengthText);
-    if (this.marks.pointedPath) paintPointed(ctx, this.marks.pointedPath, this.camera, this.ratio);
-    this.extra?.(ctx, this.camera, this.ratio);
-    if (this.band) paintBand(ctx, this.band.from, this.band.to, this.ratio);
-  }
-
-  private paintEdges(ctx: CanvasRenderingContext2D, shown: (element: Element) => boolean, isChosen: boolean) {
-    if (this.drag) return;
-    for (const element of this.drawing?.scene.elements ?? [])
-      if (!element.isHidden && shown(element))
-        paintUnderEdges(ctx, element, this.camera, this.ratio, isChosen);
-  }
-
-  private letterOf(element: Element): Letter | undefined {
-    return element.words?.letters.find((letter) => letter.index === this.marks.letter);
   }
 
   private elements(ids: string[]): Element[] {

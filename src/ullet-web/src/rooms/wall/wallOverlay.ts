@@ -1,0 +1,71 @@
+import type { Element, ElementBox, Finding } from "../../api/client";
+import type { Camera, Place } from "../../canvas/camera";
+import { paintLeftovers, paintPointed, paintUnderEdges } from "../../canvas/edgePainter";
+import { paintGuides, paintMeasure } from "../../canvas/guidePainter";
+import type { Guide } from "../../canvas/guides";
+import { paintBand, paintBox, paintFinding, paintStageLines } from "../../canvas/overlayPainter";
+import { paintChosenLetter } from "./letterMark";
+
+/** What a hand does at the moment: the moved elements and where their boxes are by now. */
+export interface Drag {
+  ids: string[];
+  boxes: Map<string, ElementBox>;
+  guides?: Guide[];
+}
+
+/** What is shown over the drawing. */
+export interface Marks {
+  selection: string[];
+  stepKey: string | null;
+  letter: number | null;
+  measured: { from: Place; to: Place } | null;
+  /** A line that a list points at, as path data in mm. */
+  pointedPath: string | null;
+  /** True while nodes are worked on: the box has no handles then. */
+  isInNodes: boolean;
+  /** A length in words, in the unit that is shown. */
+  lengthText: (mm: number) => string;
+}
+
+/** Paints what a tool shows over everything: nodes, a line that is being drawn. */
+export type Extra = (ctx: CanvasRenderingContext2D, camera: Camera, ratio: number) => void;
+
+interface Shown {
+  elements: Element[];
+  findings: Finding[];
+  marks: Marks;
+  drag: Drag | null;
+  /** How far the chosen letter is carried, mm. */
+  letterMoved: Place;
+  band: { from: Place; to: Place } | null;
+  extra: Extra | null;
+}
+
+/** Paints what hands need over the drawing: edges, the selection with its stages, findings, guides, what a tool shows. */
+export function paintOverlay(ctx: CanvasRenderingContext2D, camera: Camera, ratio: number, shown: Shown) {
+  const { marks, drag, band } = shown;
+  const seen = shown.elements.filter((element) => !element.isHidden);
+  const chosen = seen.filter((element) => marks.selection.includes(element.id));
+  const single = chosen.length === 1;
+  if (!drag)
+    for (const element of seen)
+      if (!chosen.includes(element)) paintUnderEdges(ctx, element, camera, ratio, false);
+  if (!(marks.isInNodes && single))
+    for (const element of chosen) {
+      if (single && !drag) {
+        paintStageLines(ctx, element, camera, ratio);
+        paintLeftovers(ctx, element, camera, ratio);
+      }
+      const box = drag?.boxes.get(element.id) ?? element.box;
+      paintBox(ctx, box, camera, ratio, single && !element.isLocked);
+      const letter = element.words?.letters.find((each) => each.index === marks.letter);
+      if (letter && single && !drag) paintChosenLetter(ctx, letter, shown.letterMoved, camera, ratio);
+    }
+  if (!drag) for (const element of chosen) paintUnderEdges(ctx, element, camera, ratio, true);
+  for (const finding of shown.findings) paintFinding(ctx, finding, camera, ratio);
+  if (drag?.guides) paintGuides(ctx, drag.guides, camera, ratio, marks.lengthText);
+  if (marks.measured) paintMeasure(ctx, marks.measured, camera, ratio, marks.lengthText);
+  if (marks.pointedPath) paintPointed(ctx, marks.pointedPath, camera, ratio);
+  shown.extra?.(ctx, camera, ratio);
+  if (band) paintBand(ctx, band.from, band.to, ratio);
+}
