@@ -1,6 +1,3 @@
-using System.Diagnostics;
-using System.Formats.Tar;
-using System.IO.Compression;
 using Ullet.Files.Tests.Drawings;
 
 namespace Ullet.Bench;
@@ -8,11 +5,6 @@ namespace Ullet.Bench;
 /// <summary>Five hundred icons of two general icon packages against a raster of the same files.</summary>
 internal static class IconBench
 {
-    /// <summary>Filled icons, and icons of open and closed strokes; pinned, so that every run sees the same files.</summary>
-    private static readonly string[] Packages = ["bootstrap-icons@1.13.2", "lucide-static@1.62.0"];
-
-    private const int PerPackage = 250;
-
     /// <summary>Areas may differ by this share.</summary>
     private const double Bound = 0.01;
 
@@ -20,86 +12,32 @@ internal static class IconBench
     /// <returns>False when an icon came in with a wrong area.</returns>
     internal static bool Run()
     {
-        var folder = Directory.CreateTempSubdirectory("ullet-icons-").FullName;
-        try
+        var (taken, outlines, refused, wrong) = (0, 0, new List<string>(), new List<string>());
+        foreach (var (name, file) in IconPackages.All())
         {
-            var (taken, outlines, refused, wrong) = (0, 0, new List<string>(), new List<string>());
-            foreach (var (name, file) in Packages.SelectMany(package => Icons(package, folder)))
+            var outcome = IconAreas.Compare(file);
+            outlines += outcome.Outlines;
+            if (outcome.Refusal is { } why)
             {
-                var outcome = IconAreas.Compare(file);
-                outlines += outcome.Outlines;
-                if (outcome.Refusal is { } why)
-                {
-                    refused.Add($"{name}: {why}");
-                }
-                else if (outcome.Worst > Bound)
-                {
-                    wrong.Add($"{name}: off by {outcome.Worst:P2}");
-                }
-                else
-                {
-                    taken++;
-                }
+                refused.Add($"{name}: {why}");
             }
-            Console.WriteLine(
-                $"{"icons taken with areas within 1 % of a raster", -58} {taken, 9} of {taken + refused.Count + wrong.Count}, {outlines} outlines; "
-                    + $"{refused.Count} refused with a sentence   {(wrong.Count == 0 ? "holds" : "BREACHED")}"
-            );
-            foreach (var line in refused.Concat(wrong).Take(20))
+            else if (outcome.Worst > Bound)
             {
-                Console.WriteLine("  " + line);
+                wrong.Add($"{name}: off by {outcome.Worst:P2}");
             }
-            return wrong.Count == 0;
-        }
-        finally
-        {
-            Directory.Delete(folder, recursive: true);
-        }
-    }
-
-    /// <summary>Evenly spread over the package's icons in the order of their names.</summary>
-    private static IEnumerable<(string Name, byte[] File)> Icons(string package, string folder)
-    {
-        var archive = Fetch(package, folder);
-        var all = new SortedDictionary<string, byte[]>(StringComparer.Ordinal);
-        using var zipped = new GZipStream(File.OpenRead(archive), CompressionMode.Decompress);
-        using var tar = new TarReader(zipped);
-        while (tar.GetNextEntry() is { } entry)
-        {
-            if (
-                entry.Name.StartsWith("package/icons/", StringComparison.Ordinal)
-                && entry.Name.EndsWith(".svg", StringComparison.Ordinal)
-            )
+            else
             {
-                using var bytes = new MemoryStream();
-                entry.DataStream!.CopyTo(bytes);
-                all[entry.Name] = bytes.ToArray();
+                taken++;
             }
         }
-        var icons = all.ToList();
-        return Enumerable
-            .Range(0, PerPackage)
-            .Select(i => icons[i * icons.Count / PerPackage])
-            .Select(pair => ($"{package} {Path.GetFileName(pair.Key)}", pair.Value));
-    }
-
-    private static string Fetch(string package, string folder)
-    {
-        using var npm = Process.Start(
-            new ProcessStartInfo("npm")
-            {
-                ArgumentList = { "pack", "--silent", "--pack-destination", folder, package },
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-                UseShellExecute = false,
-            }
-        )!;
-        var name = npm.StandardOutput.ReadToEnd().Trim().Split('\n')[^1];
-        npm.WaitForExit();
-        return npm.ExitCode == 0
-            ? Path.Combine(folder, name)
-            : throw new InvalidOperationException(
-                $"The icons of {package} can't be fetched from the package registry."
-            );
+        Console.WriteLine(
+            $"{"icons taken with areas within 1 % of a raster", -58} {taken, 9} of {taken + refused.Count + wrong.Count}, {outlines} outlines; "
+                + $"{refused.Count} refused with a sentence   {(wrong.Count == 0 ? "holds" : "BREACHED")}"
+        );
+        foreach (var line in refused.Concat(wrong).Take(20))
+        {
+            Console.WriteLine("  " + line);
+        }
+        return wrong.Count == 0;
     }
 }

@@ -5,11 +5,21 @@ if (args is ["ui"])
 {
     return await UiBench.Run() ? 0 : 1;
 }
+if (args is ["engine"])
+{
+    var timed = EngineBench.Run().ToList();
+    timed.ForEach(Console.WriteLine);
+    return timed.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["carve"])
 {
     var carved = CarveBench.Run();
     carved.ToList().ForEach(Console.WriteLine);
     return carved.All(ratio => ratio.Holds) ? 0 : 1;
+}
+if (args is ["quality", ..])
+{
+    return QualityBench.Run(args[1..]) ? 0 : 1;
 }
 if (args is ["icons"])
 {
@@ -17,7 +27,7 @@ if (args is ["icons"])
 }
 if (args.Length > 0)
 {
-    Console.Error.WriteLine($"bench takes ui, icons or carve; \"{args[0]}\" is none of them.");
+    Console.Error.WriteLine($"bench takes ui, icons, carve, engine or quality; \"{args[0]}\" is none of them.");
     return 1;
 }
 var breached = false;

@@ -82,14 +82,14 @@ public sealed class EditApiTests(TestServer server) : IClassFixture<TestServer>
         };
         var (status, body) = await server.Post($"/api/projects/{id}/edits?preview=true", new { head, edit = wide });
         Assert.Equal(200, status);
-        var shown = body["scene"]!["elements"]![0]!["cloth"]!["satin"]!["width"]!;
+        var shown = body["scene"]!["elements"]![0]!["cloth"]!["cover"]!["width"]!;
         Assert.Equal(6, (double)shown);
         var stitches = CoverOf(body["scene"]!);
         using var points = await server.Client.GetAsync($"/api/projects/{id}/steps/e1.cover.0/stitches?key={stitches}");
         Assert.Equal(HttpStatusCode.OK, points.StatusCode);
         var scene = await server.Get($"/api/projects/{id}/scene");
         Assert.Equal(head, (long)scene["head"]!);
-        Assert.Equal(3.5, (double)scene["elements"]![0]!["cloth"]!["satin"]!["width"]!);
+        Assert.Equal(3.5, (double)scene["elements"]![0]!["cloth"]!["cover"]!["width"]!);
     }
 
     [Fact]

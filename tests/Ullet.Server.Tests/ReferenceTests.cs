@@ -11,7 +11,7 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
     public async Task Health_SaysOkAndTheVersion()
     {
         var health = await server.Get("/api/health");
-        Assert.Equal(("ok", "0.3.0"), ((string)health["status"]!, (string)health["version"]!));
+        Assert.Equal(("ok", "0.4.0"), ((string)health["status"]!, (string)health["version"]!));
     }
 
     [Fact]
@@ -20,7 +20,7 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
         var catalogue = await server.Get("/api/catalogue");
         Assert.Equal(9, catalogue["shapes"]!.AsArray().Count);
         Assert.Equal(
-            ["trimInTheHoop", "cutBeforehand"],
+            ["trimInTheHoop", "cutBeforehand", "markedOnCloth", "laidFirst", "rawEdge", "setBehind"],
             catalogue["methods"]!.AsArray().Select(m => (string)m!["id"]!)
         );
         Assert.Equal(3.5, (double)catalogue["coverWidth"]!["usual"]!);

@@ -12,9 +12,13 @@ public static class CoverArea
 
     /// <returns>Regions whose edges bound the band by the even-odd rule: its outer and inner sides; along covered stretches
     /// there is none.</returns>
-    public static ImmutableArray<Region> Of(PieceAtWork piece, SatinNumbers cover)
+    public static ImmutableArray<Region> Of(PieceAtWork piece, CoverNumbers cover)
     {
-        var (outside, inside) = (cover.Width * (1 - cover.InsideShare), cover.Width * cover.InsideShare);
+        if (!cover.LiesAcross)
+        {
+            return [];
+        }
+        var (outside, inside) = (cover.Outside, cover.Inside);
         if (piece.Visible is null)
         {
             return [.. piece.Offset(outside, true).Regions, .. piece.Offset(-inside, true).Regions];

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Layers;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -8,12 +7,6 @@ namespace Ullet.Core.Applique;
 /// <summary>Placement, lay the cut piece inside the line, light tack-down, cover; the piece is cut to size first.</summary>
 public sealed class CutBeforehand : IAppliqueMethod
 {
-    /// <summary>How exactly a cutter cuts, mm.</summary>
-    public const double CutterTolerance = 0.2;
-
-    /// <summary>How exactly hands lay a fused or taped piece inside a stitched line, mm.</summary>
-    public const double LayingTolerance = 0.5;
-
     public Method Id => Method.CutBeforehand;
 
     public string Name => "Cut beforehand";
@@ -21,34 +14,21 @@ public sealed class CutBeforehand : IAppliqueMethod
     public string Summary =>
         "Cut the piece to its exact shape first, with a cutter or a template, and lay it inside the placement line; nothing is trimmed.";
 
+    public ImmutableArray<StageRole> Stages => [StageRole.Placement, StageRole.TackDown, StageRole.Cover];
+
     public double TackInset => StitchDefaults.TackInsetCut;
 
-    public double CutAllowance => 0;
+    public double? CutAllowance => 0;
 
     public bool CutsToSize => true;
 
-    public EdgeShift Shift(double tackInset) =>
-        new(CutterTolerance + LayingTolerance, CutterTolerance + LayingTolerance);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Laid(Laying.CutterTolerance, piece);
 
-    public ImmutableArray<MethodAct> Acts(PieceAtWork work)
-    {
-        var (part, cloth) = (work.Part, work.Cloth);
-        return
+    public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [
             new StageAct(StageRole.Placement),
-            new HandAct(
-                new HandWork(
-                    HandStepKind.Lay,
-                    "lay",
-                    $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line and fuse or tape it; "
-                        + "the line should just show all round.",
-                    null,
-                    HoopOff: false,
-                    [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, work.Outline.Flatten())]
-                )
-            ),
+            Laying.InsideTheLine(work),
             new StageAct(StageRole.TackDown),
             new StageAct(StageRole.Cover),
         ];
-    }
 }

@@ -10,7 +10,7 @@ public static class FinishedEdge
 
     /// <summary>The cover's outside share as sewn, mm; half a thread for stitched lines; 0 where nothing is stitched over the
     /// edge (no cover, or a construction shape).</summary>
-    public static double Beyond(Element element)
+    public static double Beyond(Element element, Project project)
     {
         if (element.IsConstruction)
         {
@@ -20,11 +20,8 @@ public static class FinishedEdge
         {
             return ThreadWidth / 2;
         }
-        if (element is not AppliqueElement { Stages.Cover: { Off: false } set })
-        {
-            return 0;
-        }
-        var cover = StageNumbers.Satin(set);
-        return cover.Width * (1 - cover.InsideShare);
+        return element is AppliqueElement { Stages.Cover.Off: false } piece
+            ? CoverChoice.Of(piece, project).Outside
+            : 0;
     }
 }

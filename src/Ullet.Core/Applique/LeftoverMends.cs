@@ -22,7 +22,7 @@ public static class LeftoverMends
             };
 
     /// <summary>Widens it; null where there is nothing to bridge.</summary>
-    public static Operation? Widening(Leftover left, Element element) =>
+    public static Operation? Widening(Leftover left, Element element, Project project) =>
         left.Kind switch
         {
             LeftoverKind.Neck => new BridgeNecks
@@ -32,7 +32,7 @@ public static class LeftoverMends
             },
             LeftoverKind.CoversMeet => new BridgeNecks
             {
-                Width = StrokeFit.Covered(element) + StrokeFit.ClothBetween,
+                Width = StrokeFit.Covered(element, project) + StrokeFit.ClothBetween,
                 Only = [BoxFit.SpotOf(element.Box, left.At)],
             },
             _ => null,

@@ -73,10 +73,10 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
     private const double Shortest = 0.3;
 
     /// <summary>How far a lower cover goes on under a piece: the tuck, but never out on the inner side of its cover, mm.</summary>
-    public static double TuckUnder(AppliqueElement above)
+    public static double TuckUnder(AppliqueElement above, Project project)
     {
-        var cover = StageNumbers.Satin(above.Stages.Cover);
-        return above.Stages.Cover.Off ? Tuck : Math.Min(Tuck, cover.Width * cover.InsideShare);
+        var cover = CoverChoice.Of(above, project);
+        return above.Stages.Cover.Off || !cover.LiesAcross ? Tuck : Math.Min(Tuck, cover.Inside);
     }
 
     public int Version => 1;

@@ -7,18 +7,20 @@ namespace Ullet.Core.Applique;
 
 /// <summary>One stage of a piece with every number resolved, ready to be stitched.</summary>
 /// <param name="Key">The step's key.</param>
-/// <param name="Role">Placement, tack-down or cover.</param>
+/// <param name="Role">Cut guide, placement, tack-down, cover or line.</param>
+/// <param name="Words">The role in the trade's words, as its method calls it.</param>
 /// <param name="ThreadId">The thread it is sewn with.</param>
 /// <param name="Run">Numbers of a running stage; not used by a cover.</param>
-/// <param name="Satin">Numbers of a cover; not used by a running stage.</param>
+/// <param name="Cover">Numbers of a cover; not used by a running stage.</param>
 /// <param name="Outline">The piece's outline, mm.</param>
 /// <param name="OutlineKey">The outline's key, which stands for it in the stage's own key.</param>
 public sealed record Stage(
     StepKey Key,
     StageRole Role,
+    string Words,
     string ThreadId,
     RunNumbers Run,
-    SatinNumbers Satin,
+    CoverNumbers Cover,
     Outline Outline,
     ContentHash OutlineKey
 )
@@ -28,13 +30,22 @@ public sealed record Stage(
 }
 
 /// <summary>Numbers of a running stage, mm.</summary>
+/// <param name="StitchLength">Longest stitch.</param>
+/// <param name="Inset">How far inside the outline it runs; below 0 outside.</param>
+/// <param name="Passes">How often it goes round.</param>
 public sealed record RunNumbers(double StitchLength, double Inset, int Passes)
 {
     /// <summary>True to sew every stitch three times.</summary>
     public bool IsBean { get; init; }
+
+    /// <summary>How a tack-down is sewn; null for a run.</summary>
+    public TackKind? Kind { get; init; }
+
+    /// <summary>Width of a zigzag or blanket tack-down.</summary>
+    public double Width { get; init; }
 }
 
-/// <summary>Resolves what was set by hand over what the method and the project give.</summary>
+/// <summary>Resolves what was set by hand over what the method, the cloth and the project give.</summary>
 public static class StageNumbers
 {
     /// <summary>A stage of a piece of cloth.</summary>
@@ -48,9 +59,10 @@ public static class StageNumbers
         return new Stage(
             new StepKey(piece.Id, StageName(role), part.Ordinal),
             role,
+            AppliqueMethods.Of(piece.Method).StageWords(role),
             thread,
-            Run(piece, role),
-            Satin(piece.Stages.Cover),
+            Run(piece, work.Cloth, role),
+            CoverChoice.Of(piece, work.Cloth),
             role == StageRole.Cover ? work.Edge : work.Outline,
             outlineKey
         )
@@ -70,54 +82,70 @@ public static class StageNumbers
         new(
             new StepKey(elementId, StageName(StageRole.Line), 0),
             StageRole.Line,
+            "line",
             project.FindThread(line.ThreadId)?.Id ?? project.Hooping.CoverThreadId,
             new RunNumbers(line.StitchLength ?? StitchDefaults.RunLength, 0, 1) { IsBean = line.Kind == LineKind.Bean },
-            Satin(new CoverSettings()),
+            CoverChoice.Of(new CoverSettings(), ClothPreset.Of(null)),
             outline,
             outlineKey
         );
 
-    /// <summary>The cover's numbers with the defaults filled in.</summary>
-    public static SatinNumbers Satin(CoverSettings set) =>
-        new(
-            set.Width ?? StitchDefaults.CoverWidth,
-            set.Spacing ?? StitchDefaults.CoverSpacing,
-            set.InsideShare ?? StitchDefaults.CoverInsideShare,
-            set.Compensation ?? StitchDefaults.PullCompensation
-        );
-
-    /// <summary>How far inside the outline the tack-down runs: as set, else the method's, but never out of the cover, mm.</summary>
-    public static double TackInset(AppliqueElement piece)
+    /// <summary>How far inside the outline the tack-down runs: as set, else the method's, but never out of the cover, mm;
+    /// below 0 outside the outline.</summary>
+    public static double TackInset(AppliqueElement piece, Cloth? cloth)
     {
+        var method = AppliqueMethods.Of(piece.Method);
+        var side = method.CoverLiesOnGround ? -1 : 1;
         if (piece.Stages.TackDown.Inset is { } set)
         {
-            return set;
+            return side * set;
         }
-        var inset = AppliqueMethods.Of(piece.Method).TackInset;
-        if (piece.Stages.Cover.Off)
+        var inset = method.TackInset;
+        var cover = CoverChoice.Of(piece, cloth);
+        if (piece.Stages.Cover.Off || !cover.LiesAcross)
         {
-            return inset;
+            return side * inset;
         }
-        var cover = Satin(piece.Stages.Cover);
-        return Math.Max(0, Math.Min(inset, (cover.Width * cover.InsideShare) - StitchDefaults.TackUnderCover));
+        var within = method.CoverLiesOnGround ? cover.Outside : cover.Inside;
+        return side * Math.Max(0, Math.Min(inset, within - StitchDefaults.TackUnderCover));
     }
 
     /// <summary>The stage's part of a step key.</summary>
     public static string StageName(StageRole role) =>
         role switch
         {
+            StageRole.CutGuide => "guide",
             StageRole.Placement => "placement",
             StageRole.TackDown => "tack",
             StageRole.Line => "line",
             _ => "cover",
         };
 
-    private static RunNumbers Run(AppliqueElement piece, StageRole role) =>
-        role == StageRole.TackDown
-            ? new RunNumbers(piece.Stages.TackDown.StitchLength ?? StitchDefaults.RunLength, TackInset(piece), 2)
-            : new RunNumbers(
-                piece.Stages.Placement.StitchLength ?? StitchDefaults.RunLength,
-                piece.Stages.Placement.Inset ?? 0,
-                1
-            );
+    private static RunNumbers Run(AppliqueElement piece, Cloth? cloth, StageRole role)
+    {
+        if (role != StageRole.TackDown)
+        {
+            var set = role == StageRole.CutGuide ? piece.Stages.CutGuide : piece.Stages.Placement;
+            return new RunNumbers(set.StitchLength ?? StitchDefaults.RunLength, set.Inset ?? 0, 1);
+        }
+        var tack = piece.Stages.TackDown;
+        var inset = TackInset(piece, cloth);
+        var kind = tack.Kind ?? TackKind.DoubleRun;
+        var numbers = new RunNumbers(tack.StitchLength ?? StitchDefaults.RunLength, inset, 2);
+        if (kind == TackKind.DoubleRun || AppliqueMethods.Of(piece.Method).CoverLiesOnGround)
+        {
+            return numbers;
+        }
+        // Wider stitches stay wholly inside the cover, and narrow where it leaves them less room.
+        var cover = CoverChoice.Of(piece, cloth);
+        var room =
+            piece.Stages.Cover.Off || !cover.LiesAcross
+                ? StitchDefaults.TackWidth
+                : cover.Inside - StitchDefaults.TackClear - inset;
+        return numbers with
+        {
+            Kind = kind,
+            Width = Math.Clamp(room, StitchDefaults.ShortestStitch, StitchDefaults.TackWidth),
+        };
+    }
 }

@@ -9,31 +9,61 @@ namespace Ullet.Core.Applique;
 /// <summary>Stage to needle points, without travel, locks and trims.</summary>
 public sealed class StitchStation : IStation<Stage, StepStitches>
 {
-    public int Version => 3;
+    public int Version => 4;
 
     /// <summary>The thread is not part of the key: another colour has the same needle points.</summary>
     public ContentHash Key(Stage input) =>
         input.Role == StageRole.Cover
-            ? ContentHash.Of(input.Satin, $"cover-{Version}-{input.OutlineKey}")
+            ? ContentHash.Of(input.Cover, $"cover-{Version}-{input.OutlineKey}")
             : ContentHash.Of(input.Run, $"run-{Version}-{input.OutlineKey}");
 
     public StepStitches Compute(Stage input, CancellationToken cancellation)
     {
         var regions = input.Outline.Flatten();
-        return input.Role == StageRole.Cover
-            ? SatinCover.Make(regions, input.Satin, cancellation, input.Visible)
-            : Lines(RegionOffset.By(regions, -input.Run.Inset), input.Outline.Lines, input.Run);
+        return input.Role == StageRole.Cover ? Cover(regions, input.Cover, input.Visible, cancellation)
+            : input.Run.Kind is { } kind ? Tack(regions, kind, input.Run, cancellation)
+            : Lines(InsetLine.Of(regions, input.Run.Inset), input.Outline.Lines, input.Run);
     }
 
-    private static StepStitches Lines(
+    private static StepStitches Cover(
         ImmutableArray<Region> regions,
-        ImmutableArray<OpenPath> lines,
-        RunNumbers numbers
-    )
+        CoverNumbers cover,
+        VisibleEdge? visible,
+        CancellationToken cancellation
+    ) =>
+        cover.Kind switch
+        {
+            CoverKind.Blanket => BlanketCover.Make(
+                regions,
+                new BlanketNumbers(cover.Outside, cover.Inside, cover.UnitLength, cover.IsMirrored),
+                cancellation,
+                visible
+            ),
+            CoverKind.Motif => MotifCover.Make(regions, cover, cancellation, visible),
+            CoverKind.Bean or CoverKind.RawEdge => BeanCover.Make(regions, cover, visible),
+            _ => SatinCover.Make(regions, cover.Band, cancellation, visible),
+        };
+
+    /// <summary>A tack-down wider than a line: from its inset inwards.</summary>
+    private static StepStitches Tack(
+        ImmutableArray<Region> regions,
+        TackKind kind,
+        RunNumbers run,
+        CancellationToken cancellation
+    ) =>
+        kind == TackKind.Blanket
+            ? BlanketCover.Make(
+                regions,
+                new BlanketNumbers(-run.Inset, run.Inset + run.Width, StitchDefaults.TackWidth, IsMirrored: false),
+                cancellation
+            )
+            : ZigzagTack.Make(regions, run.Inset, run.Width, cancellation);
+
+    private static StepStitches Lines(ImmutableArray<Ring> rings, ImmutableArray<OpenPath> lines, RunNumbers numbers)
     {
         var runs = ImmutableArray.CreateBuilder<StitchRun>();
         var edge = 0;
-        foreach (var ring in regions.SelectMany(region => region.Rings).Select(StartPoint.Choose))
+        foreach (var ring in rings.Select(StartPoint.Choose))
         {
             var points = RunStitch.Round(ring, numbers.StitchLength);
             for (var pass = 1; pass < numbers.Passes; pass++)

@@ -24,20 +24,20 @@ public static class StrokeFit
     public const double ClothBetween = 1;
 
     /// <summary>The stroke that a cover needs: its inside share from both edges and some cloth between, mm.</summary>
-    public static double Needed(SatinNumbers cover) => Covered(cover) + ClothBetween;
+    public static double Needed(CoverNumbers cover) => Covered(cover) + ClothBetween;
 
     /// <summary>What the covers of two facing edges take inside the cloth, mm.</summary>
-    public static double Covered(SatinNumbers cover) => 2 * cover.Width * cover.InsideShare;
+    public static double Covered(CoverNumbers cover) => 2 * cover.Inside;
 
     /// <summary>The same for an element as it is sewn, mm; 0 without covers.</summary>
-    public static double Covered(Element element) =>
-        element is AppliqueElement { IsConstruction: false, Stages.Cover: { Off: false } set }
-            ? Covered(StageNumbers.Satin(set))
+    public static double Covered(Element element, Project project) =>
+        element is AppliqueElement { IsConstruction: false, Stages.Cover.Off: false } piece
+            ? Covered(CoverChoice.Of(piece, project))
             : 0;
 
     /// <param name="strokes">Measured inside the outline, mm; null when it has no width.</param>
     /// <param name="cover">The cover that is to hold it.</param>
-    public static StrokeVerdict Judge(InnerWidth? strokes, SatinNumbers cover) =>
+    public static StrokeVerdict Judge(InnerWidth? strokes, CoverNumbers cover) =>
         strokes is null || strokes.Usual < Needed(cover) ? StrokeVerdict.TooThin
         : strokes.Thin < Needed(cover) ? StrokeVerdict.ThinInPlaces
         : StrokeVerdict.Fits;

@@ -42,7 +42,7 @@ public sealed record CutShapeInput(
 /// holes are left out (they are cut in the hoop), and curves are fitted within <see cref="Tolerance.Fit"/>.</remarks>
 public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
 {
-    public int Version => 1;
+    public int Version => 2;
 
     public ContentHash Key(CutShapeInput input) =>
         ContentHash.Of(
@@ -53,6 +53,7 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
                 input.Part.Name,
                 input.Part.ClothId,
                 input.Part.Element.Method,
+                input.Part.Element.CutAllowance,
             },
             $"cut-shape-{Version}-{input.OutlineKey}"
         );
@@ -61,18 +62,16 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
     {
         var (part, element) = (input.Part, input.Part.Element);
         var method = AppliqueMethods.Of(element.Method);
-        var line = method.CutAllowance == 0 ? input.Outline : Grown(input.Offset(method.CutAllowance, false));
-        return new CutShape(
-            element.Id,
-            part.Ordinal,
-            part.Name,
-            part.ClothId,
-            line,
-            method.CutAllowance,
-            !method.CutsToSize
-        );
+        var allowance = (method.CutsToSize ? element.CutAllowance : null) ?? method.CutAllowance ?? 0;
+        var line = allowance == 0 ? input.Outline : Grown(input.Offset(allowance, method.CutsToSize));
+        return new CutShape(element.Id, part.Ordinal, part.Name, part.ClothId, line, allowance, !method.CutsToSize);
     }
 
     private static Outline Grown(Area area) =>
-        new([.. area.Regions.Select(region => new OutlinePart(CurveFit.Of(region.Shell), []))]);
+        new([
+            .. area.Regions.Select(region => new OutlinePart(
+                CurveFit.Of(region.Shell),
+                [.. region.Holes.Select(hole => CurveFit.Of(hole))]
+            )),
+        ]);
 }

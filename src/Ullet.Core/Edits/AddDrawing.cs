@@ -104,6 +104,8 @@ public sealed record AddDrawing : Edit
                     GroupId = group,
                     ClothId = cloth.Id,
                     Method = AddPiece.UsualMethod(project),
+                    Holding = project.Habits.Holding ?? Holding.Taped,
+                    Stages = project.Habits.Stages(),
                 }
             );
         }

@@ -48,6 +48,8 @@ public sealed record AddPiece : Edit
             Shape = Shape,
             ClothId = cloth.Id,
             Method = Method ?? UsualMethod(project),
+            Holding = project.Habits.Holding ?? Holding.Taped,
+            Stages = project.Habits.Stages(),
         };
         return project with { Elements = project.Elements.Add(piece), NextNumber = project.NextNumber + 1 };
     }
@@ -70,7 +72,9 @@ public sealed record AddPiece : Edit
 
     /// <summary>The method used last; trim in the hoop in a new project.</summary>
     internal static Method UsualMethod(Project project) =>
-        project.Elements.OfType<AppliqueElement>().LastOrDefault()?.Method ?? Projects.Method.TrimInTheHoop;
+        project.Habits.Method
+        ?? project.Elements.OfType<AppliqueElement>().LastOrDefault()?.Method
+        ?? Projects.Method.TrimInTheHoop;
 
     /// <summary>The first cloth that is neither ground nor stabiliser.</summary>
     internal static Cloth? UsualCloth(Project project) =>

@@ -61,6 +61,8 @@ public sealed record AddWords : Edit
             Use = Use,
             ClothId = cloth.Id,
             Method = Method ?? AddPiece.UsualMethod(project),
+            Holding = project.Habits.Holding ?? Holding.Taped,
+            Stages = project.Habits.Stages(),
         };
         if (WordsLimits.Check(words, context.Evaluator.Fonts) is { } refusal)
         {
@@ -104,7 +106,7 @@ public sealed record AddWords : Edit
         }
         if (FitWidth is not null || FitHeight is not null)
         {
-            var cover = Use == LetteringUse.StitchedOutline ? 0 : 2 * Bands.Outside(words);
+            var cover = Use == LetteringUse.StitchedOutline ? 0 : 2 * Bands.Outside(words, project);
             return Math.Min(
                 FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
                 FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue

@@ -55,7 +55,7 @@ public sealed record AlignElements : Edit
         {
             return target.Refusal!;
         }
-        foreach (var unit in Chosen.Units(elements, context, withCover: To == AlignTo.Hoop))
+        foreach (var unit in Chosen.Units(elements, project, context, withCover: To == AlignTo.Hoop))
         {
             var (from, to) = (unit.Box, target.Value);
             var (x, y) = Line switch

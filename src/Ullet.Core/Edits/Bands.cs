@@ -8,17 +8,20 @@ namespace Ullet.Core.Edits;
 internal static class Bands
 {
     /// <summary>The cover's outside share with its compensation, mm; 0 without a cover.</summary>
-    internal static double Outside(Element element)
+    internal static double Outside(Element element, Project project)
     {
-        if (element is not AppliqueElement { Stages.Cover: { Off: false } set })
+        if (element is not AppliqueElement { Stages.Cover.Off: false } piece)
         {
             return 0;
         }
-        var cover = StageNumbers.Satin(set);
-        return (cover.Width * (1 - cover.InsideShare)) + cover.Compensation;
+        var cover = CoverChoice.Of(piece, project);
+        return cover.Outside + cover.Band.Compensation;
     }
 
     /// <summary>The box of an element's outline, mm: with its cover, or bare.</summary>
-    internal static Box BoxOf(Element element, EditContext context, bool withCover = false) =>
-        context.Evaluator.OutlineOf(element).Bounds().Grown(withCover ? Outside(element) : 0);
+    internal static Box BoxOf(Element element, EditContext context) => context.Evaluator.OutlineOf(element).Bounds();
+
+    /// <summary>The box of an element's outline with its cover.</summary>
+    internal static Box CoveredBoxOf(Element element, Project project, EditContext context) =>
+        BoxOf(element, context).Grown(Outside(element, project));
 }

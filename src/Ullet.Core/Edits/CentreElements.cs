@@ -33,7 +33,7 @@ public sealed record CentreElements : Edit
             .Find(project, [.. ElementIds.Where(element => element != KeyElementId)])
             .Then(elements =>
             {
-                var units = Chosen.Units(elements, context);
+                var units = Chosen.Units(elements, project, context, withCover: false);
                 if (AsOne)
                 {
                     units = [new Unit(elements, units.Aggregate(Box.Empty, (box, unit) => box.Union(unit.Box)))];

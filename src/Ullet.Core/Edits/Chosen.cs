@@ -33,15 +33,22 @@ internal static class Chosen
     /// <summary>Elements of one group as one, the others each alone; each with the box of its outlines, mm.</summary>
     internal static ImmutableArray<Unit> Units(
         IEnumerable<Element> elements,
+        Project project,
         EditContext context,
-        bool withCover = false
+        bool withCover
     ) =>
         [
             .. elements
                 .GroupBy(element => element.GroupId ?? element.Id, StringComparer.Ordinal)
                 .Select(group => new Unit(
                     [.. group],
-                    group.Aggregate(Box.Empty, (box, each) => box.Union(Bands.BoxOf(each, context, withCover)))
+                    group.Aggregate(
+                        Box.Empty,
+                        (box, each) =>
+                            box.Union(
+                                withCover ? Bands.CoveredBoxOf(each, project, context) : Bands.BoxOf(each, context)
+                            )
+                    )
                 )),
         ];
 

@@ -12,6 +12,8 @@ public sealed record AddCloth : Edit
 
     public ClothKind Kind { get; init; }
 
+    public bool IsDeepPile { get; init; }
+
     public ClothTexture Texture { get; init; } = ClothTexture.Woven;
 
     public string? PatternColour { get; init; }
@@ -28,6 +30,7 @@ public sealed record AddCloth : Edit
             Name = Name.Trim(),
             Colour = Colour,
             Kind = Kind,
+            IsDeepPile = IsDeepPile,
             Texture = Texture,
             PatternColour = PatternColour,
             Swatch = Swatch,

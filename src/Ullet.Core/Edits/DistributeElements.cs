@@ -39,7 +39,7 @@ public sealed record DistributeElements : Edit
     {
         var across = Direction == Direction.Across;
         var units = Chosen
-            .Units(elements, context, withCover: To == AlignTo.Hoop)
+            .Units(elements, project, context, withCover: To == AlignTo.Hoop)
             .OrderBy(unit => across ? unit.Box.Centre.X : unit.Box.Centre.Y)
             .ToList();
         var least = Gap is null && To != AlignTo.Hoop ? 3 : 2;

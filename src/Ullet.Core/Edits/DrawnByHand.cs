@@ -40,6 +40,8 @@ internal static class DrawnByHand
                 Shape = drawn,
                 ClothId = cloth.Id,
                 Method = AddPiece.UsualMethod(project),
+                Holding = project.Habits.Holding ?? Holding.Taped,
+                Stages = project.Habits.Stages(),
             }
             : new StitchedLine
             {

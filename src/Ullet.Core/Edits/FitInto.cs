@@ -46,7 +46,7 @@ public sealed record FitInto : Edit
             return wrong;
         }
         var box = elements.Aggregate(Box.Empty, (sum, each) => sum.Union(Bands.BoxOf(each, context)));
-        var outside = elements.Max(Bands.Outside);
+        var outside = elements.Max(each => Bands.Outside(each, project));
         var room = 2 * (Margin + outside);
         var scale = Math.Min((target.Width - room) / box.Width, (target.Height - room) / box.Height);
         if (scale <= 0)

@@ -15,15 +15,11 @@ public static class MendEdits
                 FieldHeight = hoop.Hoop.FieldHeight,
             },
             MoveMend move => new MoveDesign { X = move.X, Y = move.Y },
-            CoverWidthMend width => new SetCover
+            EdgeMatchMend match => new MendEdge
             {
-                ElementId = width.ElementId,
-                Cover = CoverOf(project, width.ElementId) with { Width = width.Width },
-            },
-            InsideShareMend share => new SetCover
-            {
-                ElementId = share.ElementId,
-                Cover = CoverOf(project, share.ElementId) with { InsideShare = share.Share, Width = null },
+                ElementId = match.ElementId,
+                Number = match.Change.Number,
+                Value = match.Change.Value,
             },
             ClearCrumbsMend crumbs => new AddOperation { ElementId = crumbs.ElementId, Operation = new ClearCrumbs() },
             BridgeNecksMend necks => new AddOperation
@@ -34,7 +30,4 @@ public static class MendEdits
             CutTailsMend tails => new AddOperation { ElementId = tails.ElementId, Operation = new CutNecks() },
             _ => throw new ArgumentException($"No edit for {mend.GetType().Name}.", nameof(mend)),
         };
-
-    private static CoverSettings CoverOf(Project project, string elementId) =>
-        project.Find(elementId) is AppliqueElement piece ? piece.Stages.Cover : new CoverSettings();
 }

@@ -1,19 +1,23 @@
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Edits;
 
-/// <summary>Sets numbers of a piece's placement or tack-down. The whole stage is given: a null goes back to the preset.</summary>
+/// <summary>Sets a piece's cut guide, placement or tack-down. The whole stage is given: a null goes back to the preset.</summary>
 public sealed record SetRun : ElementEdit<AppliqueElement>
 {
-    /// <summary>Placement or tack-down; a cover has an edit of its own.</summary>
+    /// <summary>Any stage but the cover, which has an edit of its own.</summary>
     public required StageRole Stage { get; init; }
 
     public required RunSettings Run { get; init; }
 
     public override string Label(Project before) =>
-        $"Change the {(Stage == StageRole.Placement ? "placement" : "tack-down")} of {PieceName(before)}";
+        $"Change the {Stage switch
+        {
+            StageRole.CutGuide => "cut guide",
+            StageRole.Placement => "placement",
+            _ => "tack-down",
+        }} of {PieceName(before)}";
 
     private protected override Result<Project> Change(AppliqueElement piece, Project project)
     {
@@ -21,35 +25,25 @@ public sealed record SetRun : ElementEdit<AppliqueElement>
         {
             return EditRefusals.NoThread(thread);
         }
-        if (Stage is not (StageRole.Placement or StageRole.TackDown))
-        {
-            return new Refusal(
-                "stage-wrong",
-                "stage",
-                "Only the placement and the tack-down are running stages of a piece."
-            );
-        }
-        var refusal =
-            SetCover.Check(Run.StitchLength, StitchRanges.RunLength, "mm", "The stitch length", "stitchLength")
-            ?? SetCover.Check(Run.Inset, StitchRanges.TackInset, "mm", "The inset", "inset");
-        if (refusal is not null)
+        if (StageLimits.Check(Run) is { } refusal)
         {
             return refusal;
         }
-        return project.With(
-            piece with
+        var stages = piece.Stages;
+        return Stage switch
+        {
+            StageRole.CutGuide => project.With(piece with { Stages = stages with { CutGuide = Run } }),
+            StageRole.Placement => project.With(piece with { Stages = stages with { Placement = Run } }),
+            StageRole.TackDown => project.With(piece with { Stages = stages with { TackDown = Run } }) with
             {
-                Stages =
-                    Stage == StageRole.Placement
-                        ? piece.Stages with
-                        {
-                            Placement = Run,
-                        }
-                        : piece.Stages with
-                        {
-                            TackDown = Run,
-                        },
-            }
-        );
+                Habits =
+                    Run.Kind == stages.TackDown.Kind ? project.Habits : project.Habits with { TackKind = Run.Kind },
+            },
+            _ => new Refusal(
+                "stage-wrong",
+                "stage",
+                "Only the cut guide, the placement and the tack-down are running stages of a piece."
+            ),
+        };
     }
 }

@@ -1,6 +1,5 @@
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Edits;
 
@@ -25,5 +24,5 @@ internal static class StitchedLineEdits
     internal static Refusal? Check(LineSettings line, Project project) =>
         line.ThreadId is { } thread && project.FindThread(thread) is null
             ? EditRefusals.NoThread(thread)
-            : SetCover.Check(line.StitchLength, StitchRanges.RunLength, "mm", "The stitch length", "stitchLength");
+            : StageLimits.Check(new RunSettings { StitchLength = line.StitchLength });
 }

@@ -25,6 +25,19 @@ public sealed record Evaluated(
     /// <summary>Each element's outline with what its operations made, by element id.</summary>
     public required IReadOnlyDictionary<string, ShapedElement> Shapes { get; init; }
 
+    /// <summary>The hoopings in which pieces are marked on their own cloth; each has a stitch file of its own.</summary>
+    public ImmutableArray<HoopingOutput> Guides { get; init; } = [];
+
+    /// <summary>How often the machine stops for hands in either order of the pieces.</summary>
+    public ImmutableDictionary<StitchOrder, int> StopsOf { get; init; } = ImmutableDictionary<StitchOrder, int>.Empty;
+
+    /// <summary>The program of a hooping; null for one that is not there.</summary>
+    /// <param name="hooping">A guide's id, or the project's own hooping's; null for the latter.</param>
+    public StitchProgram? ProgramOf(string? hooping) =>
+        hooping is null || hooping == Project.Hooping.Id
+            ? Program
+            : Guides.FirstOrDefault(guide => guide.Id == hooping)?.Program;
+
     /// <summary>The pieces of cloth of an element: one for each letter where letters are set one by one.</summary>
     public IEnumerable<PieceAtWork> PiecesOf(string elementId) =>
         Pieces.Where(work => work.Part.Element.Id == elementId);
@@ -43,3 +56,6 @@ public sealed record Evaluated(
                 .Select(command => command.At)
         );
 }
+
+/// <summary>One time in the hoop besides the project's own, with its steps and its stitch file.</summary>
+public sealed record HoopingOutput(string Id, string Name, RunSheet RunSheet, StitchProgram Program);

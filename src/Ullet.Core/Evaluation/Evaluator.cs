@@ -4,6 +4,7 @@ using Ullet.Core.Cutting;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
+using Ullet.Core.Maps;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
@@ -23,6 +24,7 @@ public sealed class Evaluator
     private readonly StitchStation _stitches = new();
     private readonly LeftoverStation _leftovers = new();
     private readonly ProgramStation _program = new();
+    private readonly CoverJudge _judge = new();
 
     /// <param name="cache">Where the stations' values are kept.</param>
     /// <param name="fonts">Where letters come from; null for none.</param>
@@ -61,25 +63,33 @@ public sealed class Evaluator
     /// <summary>What is too small or too thin of an outline that operations made; nothing of a line.</summary>
     public Leftovers LeftoversOf(
         Element element,
+        Project project,
         ElementOutline outline,
         ContentHash key,
         CancellationToken cancellation = default
     )
     {
         var parts = outline.Parts.Select(part => part.Outline).ToImmutableArray();
-        return _cache.Get(_leftovers, new LeftoverInput(parts, key, StrokeFit.Covered(element)), cancellation);
+        return _cache.Get(_leftovers, new LeftoverInput(parts, key, StrokeFit.Covered(element, project)), cancellation);
     }
 
     /// <summary>Every stretch of an element's edge, covered or not.</summary>
     public ImmutableArray<EdgeStretch> StretchesOf(Evaluated evaluated, string elementId) =>
-        [.. new Layering(_cache, Shapes(evaluated.Project, evaluated.Shapes), default).StretchesOf(elementId)];
+        [
+            .. new Layering(
+                _cache,
+                evaluated.Project,
+                Shapes(evaluated.Project, evaluated.Shapes),
+                default
+            ).StretchesOf(elementId),
+        ];
 
     /// <summary>Everything that the document gives.</summary>
     public Evaluated Evaluate(Project project, CancellationToken cancellation = default)
     {
         var shaping = new Shaping(_cache, _outlines, project, cancellation);
         var shapes = project.Elements.ToDictionary(element => element.Id, shaping.Of, StringComparer.Ordinal);
-        var layering = new Layering(_cache, Shapes(project, shapes), cancellation);
+        var layering = new Layering(_cache, project, Shapes(project, shapes), cancellation);
         var work = project.Elements.ToDictionary(
             element => element.Id,
             element => Work(project, element, shapes[element.Id], layering, cancellation),
@@ -87,6 +97,7 @@ public sealed class Evaluator
         );
         var pieces = project.Elements.SelectMany(element => work[element.Id].Pieces).ToImmutableArray();
         var cuts = pieces
+            .Where(piece => AppliqueMethods.Of(piece.Work.Part.Element.Method).CutAllowance is not null)
             .Select(piece =>
                 _cache.Get(
                     _cutShapes,
@@ -104,6 +115,21 @@ public sealed class Evaluator
             stitches[step.Key] = _cache.Get(_stitches, step.Stage, cancellation);
         }
         var program = _cache.Get(_program, new ProgramInput(project, runSheet, stitches, keys), cancellation);
+        var guides = Planner
+            .Guides(project, work)
+            .Select(guide => Marked(project, guide, cancellation))
+            .ToImmutableArray();
+        var other = project.RunSheet.Order == StitchOrder.Together ? StitchOrder.OneByOne : StitchOrder.Together;
+        var stops = ImmutableDictionary<StitchOrder, int>
+            .Empty.Add(project.RunSheet.Order, runSheet.StopCount)
+            .Add(other, Planner.Plan(project, work, other).StopCount);
+        var judged = runSheet
+            .Steps.OfType<StitchStep>()
+            .Where(step => step.Stage.Role == StageRole.Cover)
+            .Select(step =>
+                _cache.Get(_judge, new CoverJudgeInput(step.Stage, stitches[step.Key], keys[step.Key]), cancellation)
+            )
+            .ToImmutableArray();
         var sheets = SheetPlanner.Plan(project, cuts);
         ImmutableArray<PieceAtWork> cloths = [.. pieces.Select(piece => piece.Work)];
         var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
@@ -115,17 +141,32 @@ public sealed class Evaluator
                 return new OperatedElement(
                     element,
                     [.. shaped.Operations.Select(result => (result.Operation, result.State))],
-                    LeftoversOf(element, shaped.Outline, shaped.Key, cancellation).All
+                    LeftoversOf(element, project, shaped.Outline, shaped.Key, cancellation).All
                 );
             })
             .ToImmutableArray();
         var findings = Checks.Run(
-            new FindingInput(project, outlines, cloths, stitches, program, sheets) { Operated = operated }
+            new FindingInput(project, outlines, cloths, stitches, program, sheets)
+            {
+                Operated = operated,
+                Covers = judged,
+            }
         );
         return new Evaluated(project, outlines, cloths, runSheet, stitches, program, sheets, findings)
         {
             Shapes = shapes,
+            Guides = guides,
+            StopsOf = stops,
         };
+    }
+
+    private HoopingOutput Marked(Project project, GuideSheet guide, CancellationToken cancellation)
+    {
+        var steps = guide.RunSheet.Steps.OfType<StitchStep>().ToList();
+        var keys = steps.ToDictionary(step => step.Key, step => _stitches.Key(step.Stage));
+        var stitches = steps.ToDictionary(step => step.Key, step => _cache.Get(_stitches, step.Stage, cancellation));
+        var input = new ProgramInput(project, guide.RunSheet, stitches, keys, guide.Name);
+        return new HoopingOutput(guide.Id, guide.Name, guide.RunSheet, _cache.Get(_program, input, cancellation));
     }
 
     private static IEnumerable<(Element, ShapedElement)> Shapes(

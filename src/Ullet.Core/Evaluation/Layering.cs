@@ -13,19 +13,22 @@ internal sealed class Layering
     private static readonly OpenEdgeStation OpenEdges = new();
 
     private readonly StationCache _cache;
+    private readonly Project _project;
     private readonly CancellationToken _cancellation;
     private readonly List<Layer> _layers = [];
 
     /// <param name="cache">Where values are kept.</param>
+    /// <param name="project">The document: cloths.</param>
     /// <param name="elements">Elements from the bottom of the stack, with their outlines.</param>
     /// <param name="cancellation">Stops the work.</param>
     internal Layering(
         StationCache cache,
+        Project project,
         IEnumerable<(Element Element, ShapedElement Shaped)> elements,
         CancellationToken cancellation
     )
     {
-        (_cache, _cancellation) = (cache, cancellation);
+        (_cache, _project, _cancellation) = (cache, project, cancellation);
         foreach (var (element, shaped) in elements)
         {
             if (element is AppliqueElement { IsConstruction: false } cloth)
@@ -73,7 +76,7 @@ internal sealed class Layering
             .Select(other => new PieceAbove(
                 other.Part.Outline,
                 other.Key,
-                OpenEdgeStation.TuckUnder(other.Element),
+                OpenEdgeStation.TuckUnder(other.Element, _project),
                 distance =>
                     Shaping
                         .Moved(_cache, other.Part.Outline, other.Key, -distance, CornerStyle.Round, _cancellation)

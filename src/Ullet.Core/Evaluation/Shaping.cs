@@ -58,7 +58,8 @@ internal sealed class Shaping(
                     {
                         return new OperationSource(shaped.Outline.Whole, shaped.Key);
                     }
-                    var gap = carve.Reveal + FinishedEdge.Beyond(element) + FinishedEdge.Beyond(source);
+                    var gap =
+                        carve.Reveal + FinishedEdge.Beyond(element, project) + FinishedEdge.Beyond(source, project);
                     return Moved(cache, shaped.Outline.Whole, shaped.Key, gap, carve.Corners, cancellation);
                 }),
         ];

@@ -1,81 +1,59 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Findings;
 
 /// <summary>Does the cover as sewn hide the cut edge wherever it may end up, and bite enough inside it?</summary>
 internal sealed class EdgeCoveredCheck : ICheck
 {
-    /// <summary>Wanted bite inside the edge, mm: woven cloth frays, felt and vinyl hardly.</summary>
-    private const double BiteWoven = 1.0;
-
-    private const double BiteFirm = 0.5;
-
-    /// <summary>Mends go up in these steps of width, mm.</summary>
-    private const double WidthStep = 0.1;
-
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (
-            var piece in input
-                .Project.Elements.OfType<AppliqueElement>()
-                .Where(piece => piece is { IsConstruction: false, Stages.Cover.Off: false })
-        )
+        foreach (var group in input.Pieces.GroupBy(work => work.Part.Element.Id, StringComparer.Ordinal))
         {
-            var cloth = input.Project.FindCloth(piece.ClothId)!;
-            var wanted = cloth.Kind is ClothKind.Felt or ClothKind.Vinyl ? BiteFirm : BiteWoven;
-            var cover = StageNumbers.Satin(piece.Stages.Cover);
-            var (bite, beyond) = Margins(piece, cover.Width, cover.InsideShare);
-            if (Holds(bite, beyond, wanted))
+            var pieces = group.ToList();
+            var failing = pieces
+                .Select(work => (Work: work, Match: EdgeMatch.Of(work)))
+                .Where(pair => pair.Match is { Holds: false })
+                .ToList();
+            if (failing.Count > 0)
             {
-                continue;
+                var (work, match) = failing.MinBy(pair => pair.Match!.Spare(pair.Match.Worst!));
+                yield return Finding(work, match!, Mend(pieces));
             }
-            var peeps = beyond < 0;
-            yield return new Finding(
-                peeps ? "edge-peeps-out" : "bite-too-small",
-                peeps ? FindingLevel.Stop : FindingLevel.Warn,
+        }
+    }
+
+    private static Finding Finding(PieceAtWork work, EdgeMatch match, Mend? mend)
+    {
+        var (piece, place) = (work.Part.Element, match.Worst!);
+        var cover = CoverChoice.Of(piece, work.Cloth);
+        if (place.Beyond < 0 && place.Beyond <= place.Bite - match.Wanted)
+        {
+            return new Finding(
+                "edge-peeps-out",
+                FindingLevel.Stop,
                 piece.Id,
-                null,
-                peeps
-                    ? $"The edge of {piece.Name} may peep out from under its cover by {LengthText.Mm(-beyond)}: the cover "
-                        + $"reaches {LengthText.Mm(cover.Width * (1 - cover.InsideShare))} outside the outline."
-                    : $"The cover of {piece.Name} may hold only {LengthText.Mm(Math.Max(bite, 0))} of its edge; "
-                        + $"{LengthText.Mm(wanted)} is wanted on {cloth.Name}.",
-                MendFor(piece, cover.InsideShare, wanted)
+                place.At,
+                $"The edge of {work.Part.Name} may peep out from under its cover by {LengthText.Mm(-place.Beyond.Value)}: the "
+                    + $"cover reaches {LengthText.Mm(cover.Outside)} outside the outline.",
+                mend
             );
         }
+        return new Finding(
+            "bite-too-small",
+            FindingLevel.Warn,
+            piece.Id,
+            place.At,
+            $"The {AppliqueMethods.Of(piece.Method).StageWords(StageRole.Cover)} of {work.Part.Name} may hold only "
+                + $"{LengthText.Mm(Math.Max(place.Bite, 0))} of its edge; {LengthText.Mm(match.Wanted)} is wanted on "
+                + $"{work.Cloth.Name}.",
+            mend
+        );
     }
 
-    /// <summary>Cover left inside the edge at its innermost place, and outside it at its outermost, mm.</summary>
-    private static (double Bite, double Beyond) Margins(AppliqueElement piece, double width, double insideShare)
+    private static EdgeMatchMend? Mend(List<PieceAtWork> pieces)
     {
-        var tried = piece with
-        {
-            Stages = piece.Stages with { Cover = piece.Stages.Cover with { Width = width, InsideShare = insideShare } },
-        };
-        var shift = AppliqueMethods.Of(piece.Method).Shift(StageNumbers.TackInset(tried));
-        return ((width * insideShare) - shift.Inwards, (width * (1 - insideShare)) - shift.Outwards);
-    }
-
-    private static bool Holds(double bite, double beyond, double wanted) => bite >= wanted - 1e-9 && beyond >= -1e-9;
-
-    private static Mend? MendFor(AppliqueElement piece, double share, double wanted)
-    {
-        var (least, most) = StitchRanges.CoverWidth;
-        var steps = (int)Math.Round((most - least) / WidthStep);
-        for (var i = 0; i <= steps; i++)
-        {
-            var width = Math.Round(least + (i * WidthStep), 1);
-            var (bite, beyond) = Margins(piece, width, share);
-            if (Holds(bite, beyond, wanted))
-            {
-                return new CoverWidthMend(piece.Id, width);
-            }
-        }
-        var usual = Margins(piece, StitchDefaults.CoverWidth, StitchDefaults.CoverInsideShare);
-        return Holds(usual.Bite, usual.Beyond, wanted)
-            ? new InsideShareMend(piece.Id, StitchDefaults.CoverInsideShare)
-            : null;
+        var mends = EdgeMends.Of(pieces);
+        return mends.IsEmpty ? null : new EdgeMatchMend(pieces[0].Part.Element.Id, mends[0]);
     }
 }

@@ -1,3 +1,4 @@
+using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 
@@ -33,10 +34,19 @@ public sealed record UseHoopMend(Hoop Hoop) : Mend($"Use the {Hoop.Name} hoop");
 
 public sealed record MoveMend(double X, double Y) : Mend("Move the design into the field");
 
-public sealed record CoverWidthMend(string ElementId, double Width) : Mend($"Make the cover {Width:0.0} mm wide");
-
-public sealed record InsideShareMend(string ElementId, double Share)
-    : Mend($"Put {Share * 100:0} % of the cover inside");
+/// <summary>Changes one number so that the edge match holds.</summary>
+public sealed record EdgeMatchMend(string ElementId, EdgeMend Change) : Mend(Words(Change))
+{
+    /// <summary>What a change does, as an order.</summary>
+    public static string Words(EdgeMend change) =>
+        change.Number switch
+        {
+            EdgeNumber.CoverWidth => $"Make the cover {change.Value:0.0} mm wide",
+            EdgeNumber.InsideShare => $"Put {change.Value * 100:0} % of the cover inside",
+            EdgeNumber.LineInset => $"Sew the line {change.Value:0.0} mm inside",
+            _ => $"Cut the piece {Math.Abs(change.Value):0.0} mm {(change.Value < 0 ? "smaller" : "larger")} all round",
+        };
+}
 
 public sealed record ClearCrumbsMend(string ElementId) : Mend("Clear the crumbs");
 

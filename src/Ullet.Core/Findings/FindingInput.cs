@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
+using Ullet.Core.Maps;
 using Ullet.Core.Outlines;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -19,6 +20,9 @@ public sealed record FindingInput(
     ImmutableArray<CutSheet> Sheets
 )
 {
+    /// <summary>What was measured on each cover.</summary>
+    public ImmutableArray<CoverReport> Covers { get; init; } = [];
+
     /// <summary>The elements with operations.</summary>
     public ImmutableArray<OperatedElement> Operated { get; init; } = [];
 }
@@ -48,6 +52,8 @@ public static class Checks
         new HolesCheck(),
         new EdgeCoveredCheck(),
         new NarrowPieceCheck(),
+        new CoverQualityCheck(),
+        new OpenCoverCheck(),
         new MatCheck(),
         new OperationsCheck(),
         new SelfCrossingCheck(),

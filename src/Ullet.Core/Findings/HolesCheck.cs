@@ -19,7 +19,7 @@ internal sealed class HolesCheck : ICheck
         {
             foreach (var part in work.Outline.Parts)
             {
-                foreach (var finding in part.Holes.SelectMany(hole => Judge(work.Part, part.Shell, hole)))
+                foreach (var finding in part.Holes.SelectMany(hole => Judge(work.Part, work.Cloth, part.Shell, hole)))
                 {
                     yield return finding;
                 }
@@ -27,7 +27,7 @@ internal sealed class HolesCheck : ICheck
         }
     }
 
-    private static IEnumerable<Finding> Judge(AppliquePart piece, Contour shell, Contour hole)
+    private static IEnumerable<Finding> Judge(AppliquePart piece, Cloth cloth, Contour shell, Contour hole)
     {
         var ring = hole.Flatten();
         var box = ring.Bounds();
@@ -58,8 +58,7 @@ internal sealed class HolesCheck : ICheck
                     + $"need{(cutter ? "s" : "")} about {needed:0} mm. Make it larger, or leave it out."
             );
         }
-        var cover = StageNumbers.Satin(piece.Element.Stages.Cover);
-        var closing = 2 * cover.Width * (1 - cover.InsideShare);
+        var closing = 2 * CoverChoice.Of(piece.Element, cloth).Outside;
         if (!piece.Element.Stages.Cover.Off && room <= closing)
         {
             yield return new Finding(

@@ -56,8 +56,21 @@ public sealed record Ring(ImmutableArray<Point> Points)
     }
 
     /// <summary>The vertices that turn by more than <see cref="Tolerance.CornerTurn"/>.</summary>
-    public ImmutableArray<int> Corners() =>
-        [.. Enumerable.Range(0, Points.Length).Where(i => Math.Abs(TurnAt(i)) > Tolerance.CornerTurn)];
+    public ImmutableArray<int> Corners()
+    {
+        var points = Points.AsSpan();
+        var corners = ImmutableArray.CreateBuilder<int>();
+        for (var i = 0; i < points.Length; i++)
+        {
+            var into = points[i] - points[i > 0 ? i - 1 : points.Length - 1];
+            var onward = points[i + 1 < points.Length ? i + 1 : 0] - points[i];
+            if (Tolerance.IsCorner(into, onward))
+            {
+                corners.Add(i);
+            }
+        }
+        return corners.ToImmutable();
+    }
 
     /// <summary>How often the ring goes round a place, clockwise on screen counted up.</summary>
     /// <remarks>D. Sunday, "Inclusion of a point in a polygon", 2001.</remarks>

@@ -1,71 +1,123 @@
 namespace Ullet.Core.Geometry;
 
 /// <summary>A grid over the edges of rings that answers which point of them is nearest.</summary>
-/// <remarks>Made for many short edges and small search distances, where a tree costs more than the search.</remarks>
+/// <remarks>Made for many short edges and small search distances, where a tree costs more than the search. Every cell lists
+/// the edges that pass through it, in one array for all cells.</remarks>
 public sealed class SegmentIndex
 {
-    private readonly List<(Point Start, Point End)> _segments = [];
-    private readonly Dictionary<(int, int), List<int>> _cells = [];
+    /// <summary>At most this many cells for each edge; beyond, cells grow.</summary>
+    private const int CellsPerEdge = 16;
+
+    private const int LeastCells = 4096;
+
+    private readonly Edge[] _edges;
+    private readonly int[] _first;
+    private readonly int[] _listed;
     private readonly double _cell;
+    private readonly double _minX;
+    private readonly double _minY;
+    private readonly int _columns;
+    private readonly int _rows;
 
     /// <param name="rings">The rings whose edges are searched, mm.</param>
-    /// <param name="cell">Side of a grid cell, mm; near the search distance is best.</param>
+    /// <param name="cell">Side of a grid cell, mm; near the search distance is best. Larger where the rings are few and wide.</param>
     public SegmentIndex(IEnumerable<Ring> rings, double cell = 2)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(cell);
-        _cell = cell;
+        var edges = new List<Edge>();
+        var box = Box.Empty;
         foreach (var ring in rings)
         {
-            for (var i = 0; i < ring.Points.Length; i++)
+            var points = ring.Points.AsSpan();
+            for (var i = 0; i < points.Length; i++)
             {
-                Add(ring.Points[i], ring.Points[(i + 1) % ring.Points.Length]);
+                edges.Add(new Edge(points[i], points[i + 1 < points.Length ? i + 1 : 0]));
             }
+            box = box.Union(ring.Bounds());
+        }
+        _edges = [.. edges];
+        if (box.IsEmpty)
+        {
+            (_first, _listed, _cell) = ([0, 0], [], cell);
+            (_columns, _rows) = (1, 1);
+            return;
+        }
+        var most = Math.Max(LeastCells, (double)CellsPerEdge * _edges.Length);
+        _cell = Math.Max(cell, Math.Sqrt((box.Width + cell) * (box.Height + cell) / most));
+        (_minX, _minY) = (box.MinX, box.MinY);
+        _columns = (int)(box.Width / _cell) + 1;
+        _rows = (int)(box.Height / _cell) + 1;
+        _first = new int[(_columns * _rows) + 1];
+        foreach (var edge in _edges)
+        {
+            Visit(edge, at => _first[at + 1]++);
+        }
+        for (var i = 1; i < _first.Length; i++)
+        {
+            _first[i] += _first[i - 1];
+        }
+        _listed = new int[_first[^1]];
+        var next = _first.AsSpan(0, _first.Length - 1).ToArray();
+        for (var i = 0; i < _edges.Length; i++)
+        {
+            var number = i;
+            Visit(_edges[i], at => _listed[next[at]++] = number);
         }
     }
 
     /// <summary>The nearest edge point within a distance of a place, or null when there is none.</summary>
     public Point? Nearest(Point place, double within)
     {
-        Point? best = null;
-        var bestDistance = within;
-        for (var x = Cell(place.X - within); x <= Cell(place.X + within); x++)
+        var best = within * within;
+        var found = false;
+        var foot = default(Point);
+        var (fromX, toX) = Columns(place.X - within, place.X + within);
+        var (fromY, toY) = Rows(place.Y - within, place.Y + within);
+        for (var y = fromY; y <= toY; y++)
         {
-            for (var y = Cell(place.Y - within); y <= Cell(place.Y + within); y++)
+            for (var x = fromX; x <= toX; x++)
             {
-                if (!_cells.TryGetValue((x, y), out var indices))
+                var at = (y * _columns) + x;
+                for (var i = _first[at]; i < _first[at + 1]; i++)
                 {
-                    continue;
-                }
-                foreach (var index in indices)
-                {
-                    var (start, end) = _segments[index];
-                    var foot = Foot(place, start, end);
-                    var distance = foot.DistanceTo(place);
-                    if (distance < bestDistance)
+                    ref readonly var edge = ref _edges[_listed[i]];
+                    var t = edge.Share(place);
+                    var (dx, dy) = (
+                        edge.Start.X + (edge.Along.X * t) - place.X,
+                        edge.Start.Y + (edge.Along.Y * t) - place.Y
+                    );
+                    var square = (dx * dx) + (dy * dy);
+                    if (square < best)
                     {
-                        bestDistance = distance;
-                        best = foot;
+                        best = square;
+                        found = true;
+                        foot = new Point(place.X + dx, place.Y + dy);
                     }
                 }
             }
         }
-        return best;
+        return found ? foot : null;
     }
 
     /// <summary>The numbers of the edges within a distance of a place, counted ring by ring from each ring's first point.</summary>
     public IEnumerable<int> Within(Point place, double distance)
     {
         var found = new HashSet<int>();
-        for (var x = Cell(place.X - distance); x <= Cell(place.X + distance); x++)
+        var (fromX, toX) = Columns(place.X - distance, place.X + distance);
+        var (fromY, toY) = Rows(place.Y - distance, place.Y + distance);
+        for (var y = fromY; y <= toY; y++)
         {
-            for (var y = Cell(place.Y - distance); y <= Cell(place.Y + distance); y++)
+            for (var x = fromX; x <= toX; x++)
             {
-                foreach (var index in _cells.GetValueOrDefault((x, y)) ?? [])
+                var at = (y * _columns) + x;
+                for (var i = _first[at]; i < _first[at + 1]; i++)
                 {
-                    var (start, end) = _segments[index];
-                    if (Foot(place, start, end).DistanceTo(place) <= distance && found.Add(index))
+                    var number = _listed[i];
+                    var edge = _edges[number];
+                    var foot = edge.Start + (edge.Along * edge.Share(place));
+                    if (foot.DistanceTo(place) <= distance && found.Add(number))
                     {
-                        yield return index;
+                        yield return number;
                     }
                 }
             }
@@ -81,38 +133,62 @@ public sealed class SegmentIndex
         return Point.Lerp(start, end, t);
     }
 
-    private void Add(Point start, Point end)
+    /// <summary>Visits every cell that an edge passes through, row by row.</summary>
+    private void Visit(in Edge edge, Action<int> cell)
     {
-        var index = _segments.Count;
-        _segments.Add((start, end));
-        var steps = Math.Max(1, (int)Math.Ceiling(start.DistanceTo(end) / _cell * 2));
-        var last = (int.MinValue, int.MinValue);
-        for (var i = 0; i <= steps; i++)
+        const double Hair = 1e-9;
+        var (start, end) = (edge.Start, edge.Start + edge.Along);
+        var (low, high) = start.Y <= end.Y ? (start, end) : (end, start);
+        var (fromY, toY) = Rows(low.Y, high.Y);
+        for (var y = fromY; y <= toY; y++)
         {
-            var at = Point.Lerp(start, end, i / (double)steps);
-            for (var dx = -1; dx <= 1; dx++)
+            var (top, bottom) = (_minY + (y * _cell), _minY + ((y + 1) * _cell));
+            var (a, b) = (AtHeight(low, high, top), AtHeight(low, high, bottom));
+            var (fromX, toX) = Columns(Math.Min(a, b) - Hair, Math.Max(a, b) + Hair);
+            for (var x = fromX; x <= toX; x++)
             {
-                for (var dy = -1; dy <= 1; dy++)
-                {
-                    // A segment may clip the corner of a cell between two samples; its near cells cover that.
-                    var key = (Cell(at.X + (dx * _cell / 4)), Cell(at.Y + (dy * _cell / 4)));
-                    if (key == last)
-                    {
-                        continue;
-                    }
-                    last = key;
-                    if (!_cells.TryGetValue(key, out var list))
-                    {
-                        _cells[key] = list = [];
-                    }
-                    if (list.Count == 0 || list[^1] != index)
-                    {
-                        list.Add(index);
-                    }
-                }
+                cell((y * _columns) + x);
             }
         }
     }
 
-    private int Cell(double value) => (int)Math.Floor(value / _cell);
+    private static double AtHeight(Point low, Point high, double y) =>
+        y <= low.Y ? low.X
+        : y >= high.Y ? high.X
+        : low.X + ((high.X - low.X) * (y - low.Y) / (high.Y - low.Y));
+
+    private (int From, int To) Columns(double from, double to) =>
+        (
+            Math.Max(0, (int)Math.Floor((from - _minX) / _cell)),
+            Math.Min(_columns - 1, (int)Math.Floor((to - _minX) / _cell))
+        );
+
+    private (int From, int To) Rows(double from, double to) =>
+        (
+            Math.Max(0, (int)Math.Floor((from - _minY) / _cell)),
+            Math.Min(_rows - 1, (int)Math.Floor((to - _minY) / _cell))
+        );
+
+    private readonly struct Edge
+    {
+        internal readonly Point Start;
+        internal readonly Point Along;
+        private readonly double _perSquare;
+
+        internal Edge(Point start, Point end)
+        {
+            (Start, Along) = (start, end - start);
+            var square = Point.Dot(Along, Along);
+            _perSquare = square < 1e-18 ? 0 : 1 / square;
+        }
+
+        /// <summary>How far along the edge the point lies that is nearest to a place, 0 to 1.</summary>
+        internal double Share(Point place)
+        {
+            var t = (((place.X - Start.X) * Along.X) + ((place.Y - Start.Y) * Along.Y)) * _perSquare;
+            return t < 0 ? 0
+                : t > 1 ? 1
+                : t;
+        }
+    }
 }

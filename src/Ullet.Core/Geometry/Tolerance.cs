@@ -17,4 +17,14 @@ public static class Tolerance
 
     /// <summary>A vertex that turns more than this is a corner, degrees. Flattened curves turn less at each vertex.</summary>
     public const double CornerTurn = 20;
+
+    private static readonly double CornerSlope = Math.Tan(CornerTurn * Math.PI / 180);
+
+    /// <summary>True when the way from one direction to another is a corner.</summary>
+    public static bool IsCorner(Point into, Point onward)
+    {
+        var ahead = Point.Dot(into, onward);
+        var aside = Math.Abs(Point.Cross(into, onward));
+        return ahead <= 0 ? aside > 0 || ahead < 0 : aside > CornerSlope * ahead;
+    }
 }

@@ -11,6 +11,7 @@ public enum HandStepKind
     Lay,
     Trim,
     Finish,
+    CutOut,
 }
 
 /// <summary>What hands do, in words, and what it changes in the layers.</summary>
@@ -27,14 +28,25 @@ public sealed record HandWork(
     string? Warning,
     bool HoopOff,
     ImmutableArray<LayerChange> Changes
-);
+)
+{
+    /// <summary>The layer of the cloth that is hooped.</summary>
+    public const string GroundLayer = "ground";
+}
 
 /// <summary>A change of what lies in the hoop.</summary>
 public abstract record LayerChange(string LayerId);
 
 /// <summary>A cloth is laid: what it is, which face, and the area it takes, mm.</summary>
 public sealed record LayerLaid(string LayerId, string Name, Cloth Cloth, bool FaceUp, ImmutableArray<Region> Area)
-    : LayerChange(LayerId);
+    : LayerChange(LayerId)
+{
+    /// <summary>True when it lies under everything that is hooped.</summary>
+    public bool IsBeneath { get; init; }
+}
 
 /// <summary>A layer is cut back to an area, mm.</summary>
 public sealed record LayerTrimmed(string LayerId, ImmutableArray<Region> Area) : LayerChange(LayerId);
+
+/// <summary>A window is cut into a layer, mm.</summary>
+public sealed record LayerOpened(string LayerId, ImmutableArray<Region> Area) : LayerChange(LayerId);

@@ -16,43 +16,65 @@ internal sealed class NeedleWriter
     private Point _before;
     private int _edge = -1;
 
-    /// <summary>Writes one step.</summary>
+    /// <summary>Writes one step: a block for each thread that it is sewn with, its own first.</summary>
     /// <param name="stitches">Its runs, in order.</param>
     /// <param name="showsOnTop">True for a cover, whose travel between edges would show: it is trimmed.</param>
     /// <param name="sectionEnds">True when the thread is cut after the step.</param>
-    internal ImmutableArray<NeedleCommand> Write(StepStitches stitches, bool showsOnTop, bool sectionEnds)
+    internal List<NeedleBlock> Write(StepStitches stitches, bool showsOnTop, bool sectionEnds)
     {
-        _commands.Clear();
-        _edge = -1;
-        foreach (var group in InTravelOrder(stitches.Runs))
+        var blocks = new List<NeedleBlock>();
+        var threads = stitches
+            .Runs.Select(run => run.ThreadId)
+            .Distinct(StringComparer.Ordinal)
+            .OrderBy(id => id is not null)
+            .ToList();
+        if (threads.Count == 0)
         {
-            foreach (var run in group)
+            threads.Add(null);
+        }
+        for (var i = 0; i < threads.Count; i++)
+        {
+            _commands.Clear();
+            _edge = -1;
+            var runs = threads.Count == 1 ? stitches.Runs : stitches.Runs.RemoveAll(run => run.ThreadId != threads[i]);
+            foreach (var group in InTravelOrder(runs))
             {
-                Travel(run, showsOnTop);
-                Sew(run.Points);
+                foreach (var run in group)
+                {
+                    Travel(run, showsOnTop);
+                    Sew(run.Points);
+                }
             }
+            if (sectionEnds || i + 1 < threads.Count)
+            {
+                Cut();
+            }
+            blocks.Add(new NeedleBlock(threads[i], _commands.ToImmutable()));
         }
-        if (sectionEnds)
-        {
-            Cut();
-        }
-        return _commands.ToImmutable();
+        return blocks;
     }
 
-    /// <summary>Edges in nearest-first order; the runs of one edge stay together and in order.</summary>
+    /// <summary>Edges in an order of little travel; the runs of one edge stay together and in order.</summary>
     private List<List<StitchRun>> InTravelOrder(ImmutableArray<StitchRun> runs)
     {
-        var left = runs.Where(run => run.Points.Length > 1).GroupBy(run => run.Edge).Select(g => g.ToList()).ToList();
-        var ordered = new List<List<StitchRun>>();
-        var at = _needle ?? Point.Zero;
-        while (left.Count > 0)
+        var groups = new List<List<StitchRun>>();
+        foreach (var run in runs)
         {
-            var next = left.MinBy(group => group[0].Points[0].DistanceTo(at))!;
-            left.Remove(next);
-            ordered.Add(next);
-            at = next[^1].Points[^1];
+            if (run.Points.Length < 2)
+            {
+                continue;
+            }
+            if (groups.Find(group => group[0].Edge == run.Edge) is { } known)
+            {
+                known.Add(run);
+            }
+            else
+            {
+                groups.Add([run]);
+            }
         }
-        return ordered;
+        var parts = groups.ConvertAll(group => new SewnPart(group[0].Points[0], group[^1].Points[^1]));
+        return [.. TravelOrder.Of(parts, _needle).Select(i => groups[i])];
     }
 
     private void Travel(StitchRun run, bool showsOnTop)
@@ -143,3 +165,8 @@ internal sealed class NeedleWriter
         _needle = at;
     }
 }
+
+/// <summary>What is sewn of a step with one thread.</summary>
+/// <param name="ThreadId">A thread of its own; null for the step's.</param>
+/// <param name="Commands">Jumps, needle points and trims.</param>
+internal readonly record struct NeedleBlock(string? ThreadId, ImmutableArray<NeedleCommand> Commands);

@@ -11,17 +11,19 @@ namespace Ullet.Core.Program;
 /// <param name="RunSheet">The steps in order.</param>
 /// <param name="Stitches">Needle points of each stitch step, by key.</param>
 /// <param name="StitchKeys">The stations' keys of the same.</param>
+/// <param name="HoopingName">What this time in the hoop is called; null for the project's own.</param>
 public sealed record ProgramInput(
     Project Project,
     RunSheet RunSheet,
     IReadOnlyDictionary<StepKey, StepStitches> Stitches,
-    IReadOnlyDictionary<StepKey, ContentHash> StitchKeys
+    IReadOnlyDictionary<StepKey, ContentHash> StitchKeys,
+    string? HoopingName = null
 );
 
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 1;
+    public int Version => 2;
 
     public ContentHash Key(ProgramInput input)
     {
@@ -60,6 +62,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 input.Project.Threads,
                 input.Project.Cloths,
                 input.Project.Hooping,
+                input.HoopingName,
             },
             $"program-{Version}"
         );
@@ -73,8 +76,11 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         var steps = input.RunSheet.Steps;
         var used = steps
             .OfType<StitchStep>()
-            .Select(step => step.Stage.ThreadId)
+            .SelectMany(step =>
+                input.Stitches[step.Key].Runs.Select(run => run.ThreadId).OfType<string>().Prepend(step.Stage.ThreadId)
+            )
             .Distinct(StringComparer.Ordinal)
+            .Where(id => input.Project.FindThread(id) is not null)
             .ToList();
         var threads = used.Select((id, i) => Describe(input.Project.FindThread(id)!, i + 1)).ToImmutableArray();
         var compiled = ImmutableArray.CreateBuilder<ProgramStep>();
@@ -103,47 +109,43 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 continue;
             }
             var step = (StitchStep)steps[i];
-            var thread = step.Stage.ThreadId;
-            if (freshBlock || thread != lastThread)
-            {
-                block++;
-            }
-            (freshBlock, lastThread) = (false, thread);
             var handsNext = i + 1 < steps.Length && steps[i + 1] is HandStep;
             var sectionEnds =
-                handsNext || i + 1 >= steps.Length || (steps[i + 1] as StitchStep)?.Stage.ThreadId != thread;
-            compiled.Add(
-                new ProgramStitches(
-                    step.Key,
-                    step.OwnerName,
-                    RoleName(step.Stage.Role),
-                    used.IndexOf(thread) + 1,
-                    block,
-                    handsNext,
-                    needle.Write(input.Stitches[step.Key], step.Stage.Role == StageRole.Cover, sectionEnds)
-                )
-            );
+                handsNext
+                || i + 1 >= steps.Length
+                || (steps[i + 1] as StitchStep)?.Stage.ThreadId != step.Stage.ThreadId;
+            var sewn = needle.Write(input.Stitches[step.Key], step.Stage.Role == StageRole.Cover, sectionEnds);
+            for (var part = 0; part < sewn.Count; part++)
+            {
+                var thread = sewn[part].ThreadId is { } own && used.Contains(own) ? own : step.Stage.ThreadId;
+                if (freshBlock || thread != lastThread)
+                {
+                    block++;
+                }
+                (freshBlock, lastThread) = (false, thread);
+                compiled.Add(
+                    new ProgramStitches(
+                        step.Key,
+                        step.OwnerName,
+                        step.Stage.Words,
+                        used.IndexOf(thread) + 1,
+                        block,
+                        handsNext && part == sewn.Count - 1,
+                        sewn[part].Commands
+                    )
+                );
+            }
         }
         var hoop = input.Project.Hooping.Hoop;
         return new StitchProgram(
             input.Project.Title,
-            input.Project.Hooping.Name,
+            input.HoopingName ?? input.Project.Hooping.Name,
             hoop.FieldWidth,
             hoop.FieldHeight,
             threads,
             compiled.ToImmutable()
         );
     }
-
-    /// <summary>The role in the trade's words.</summary>
-    public static string RoleName(StageRole role) =>
-        role switch
-        {
-            StageRole.Placement => "placement",
-            StageRole.TackDown => "tack-down",
-            StageRole.Line => "line",
-            _ => "cover",
-        };
 
     private static ProgramThread Describe(MachineThread thread, int number) =>
         new(number, thread.Name, thread.Colour, thread.Kind);

@@ -12,6 +12,9 @@ public sealed record Cloth
     /// <summary>Ground colour, #rrggbb.</summary>
     public required string Colour { get; init; }
 
+    /// <summary>True for a surface that stitches sink into: terry, plush, thick fleece.</summary>
+    public bool IsDeepPile { get; init; }
+
     public ClothTexture Texture { get; init; } = ClothTexture.Woven;
 
     /// <summary>Colour of dots or stripes, #rrggbb; null for one made from the ground.</summary>
@@ -33,6 +36,10 @@ public enum ClothKind
     Felt,
     Vinyl,
     Stabiliser,
+    Denim,
+    Fleece,
+    Jersey,
+    Organza,
 }
 
 public enum ClothTexture

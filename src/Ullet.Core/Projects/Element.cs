@@ -61,6 +61,12 @@ public abstract record AppliqueElement : Element
 
     public Method Method { get; init; } = Method.TrimInTheHoop;
 
+    /// <summary>What keeps the cloth in place until it is tacked down.</summary>
+    public Holding Holding { get; init; } = Holding.Taped;
+
+    /// <summary>How far outside the outline a piece is cut that is cut to size, mm; null for the method's own.</summary>
+    public double? CutAllowance { get; init; }
+
     /// <summary>Numbers set by hand for single stages; null means the method's own.</summary>
     public StageSettings Stages { get; init; } = new();
 
@@ -92,6 +98,33 @@ public sealed record PieceHole(ShapeSource Shape, double X, double Y, double Wid
 /// <summary>How a piece is applied.</summary>
 public enum Method
 {
+    /// <summary>Laid larger, tacked down, trimmed along the tack-down, covered.</summary>
     TrimInTheHoop,
+
+    /// <summary>Cut to size first, with a cutter or a template.</summary>
     CutBeforehand,
+
+    /// <summary>Cut out along a line that is stitched on its own cloth first.</summary>
+    MarkedOnCloth,
+
+    /// <summary>Hooped together with the ground, outlined, trimmed, covered.</summary>
+    LaidFirst,
+
+    /// <summary>Held by a bean stitch inside its edge, which frays on purpose.</summary>
+    RawEdge,
+
+    /// <summary>Laid beneath; the ground is cut away inside the line, so that it shows in a window.</summary>
+    SetBehind,
+}
+
+/// <summary>What keeps a laid cloth in place until it is tacked down.</summary>
+public enum Holding
+{
+    Taped,
+
+    /// <summary>A fusible backing.</summary>
+    Fused,
+
+    /// <summary>Only hands.</summary>
+    Nothing,
 }

@@ -85,6 +85,10 @@ public static class ProjectJson
             {
                 return Broken($"piece \"{piece.Name}\" names cloth \"{piece.ClothId}\", which is not in it");
             }
+            if (element is AppliqueElement stitched && StageLimits.Check(stitched) is { } stage)
+            {
+                return Broken($"of \"{element.Name}\": {stage.Words.TrimEnd('.')}");
+            }
             if (Limits.CheckBox(element.Box, element.Name, mayBeFlat: element is StitchedLine) is { } refusal)
             {
                 return Broken(refusal.Words.TrimEnd('.'));

@@ -1,64 +1,123 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
 
-/// <summary>Makes the run sheet: hoop up, then piece by piece from the bottom of the stack, each in its method's order.</summary>
-/// <remarks>One by one from the bottom keeps the rules of two lists at once: a piece's steps keep their method's order,
-/// and a piece is laid only after whatever it covers is finished.</remarks>
+/// <summary>Makes the run sheet: hoop up, then the pieces one by one or together, then finish.</summary>
+/// <remarks>Either way a piece's steps keep their method's order, and a piece is laid only after whatever it covers has been
+/// tacked down.</remarks>
 public static class Planner
 {
     /// <param name="project">The document.</param>
     /// <param name="work">The stages of each element, by element id.</param>
-    public static RunSheet Plan(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
+    /// <param name="order">One by one or together; null for as the document says.</param>
+    public static RunSheet Plan(
+        Project project,
+        IReadOnlyDictionary<string, ElementAtWork> work,
+        StitchOrder? order = null
+    )
     {
-        var steps = ImmutableArray.CreateBuilder<RunStep>();
+        var units = Units(project, work).ToList();
         var hooping = project.Hooping;
-        steps.Add(Hand(project, hooping.Id, hooping.Name, HoopUp(project)));
+        var steps = ImmutableArray.CreateBuilder<RunStep>();
+        steps.Add(Hand(project, hooping.Id, hooping.Name, HoopingSteps.HoopUp(project, units)));
+        steps.AddRange(
+            (order ?? project.RunSheet.Order) == StitchOrder.Together
+                ? TogetherOrder.Of(units)
+                : units.SelectMany(unit => unit.Acts.Select(act => act.Step))
+        );
+        if (steps.Count > 1)
+        {
+            steps.Add(Hand(project, hooping.Id, hooping.Name, HoopingSteps.Finish(project)));
+        }
+        return new RunSheet(steps.ToImmutable());
+    }
+
+    /// <summary>The run sheets of cut guides: one hooping for each cloth that pieces are marked on.</summary>
+    public static ImmutableArray<GuideSheet> Guides(Project project, IReadOnlyDictionary<string, ElementAtWork> work) =>
+        [
+            .. project
+                .Elements.SelectMany(element => work[element.Id].Pieces)
+                .Where(piece =>
+                    AppliqueMethods.Of(piece.Work.Part.Element.Method).Stages.Contains(StageRole.CutGuide)
+                    && !piece.Work.Part.Element.Stages.CutGuide.Off
+                )
+                .GroupBy(piece => piece.Work.Cloth.Id, StringComparer.Ordinal)
+                .Select(group => Guide(project, [.. group])),
+        ];
+
+    private static GuideSheet Guide(Project project, List<KeyedPiece> pieces)
+    {
+        var cloth = pieces[0].Work.Cloth;
+        var (id, name) = ($"guide-{cloth.Id}", $"Cut guides on {cloth.Name}");
+        var steps = ImmutableArray.CreateBuilder<RunStep>();
+        steps.Add(Hand(project, id, name, HoopingSteps.HoopUpAlone(project, cloth)));
+        foreach (var piece in pieces)
+        {
+            var part = piece.Work.Part;
+            var stage = StageNumbers.Resolve(project, piece.Work, StageRole.CutGuide, piece.LaidKey);
+            steps.Add(new StitchStep(stage.Key, part.Element.Id, part.Name, stage));
+        }
+        foreach (var piece in pieces)
+        {
+            var part = piece.Work.Part;
+            if (AppliqueMethods.Of(part.Element.Method).AfterGuide(piece.Work) is { } work)
+            {
+                steps.Add(Hand(project, part.Element.Id, part.Name, work, part.Ordinal));
+            }
+        }
+        return new GuideSheet(id, name, cloth, new RunSheet(steps.ToImmutable()));
+    }
+
+    /// <summary>Pieces and lines from the bottom of the stack, each with its steps in its method's order.</summary>
+    private static IEnumerable<SewnUnit> Units(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
+    {
         foreach (var element in project.Elements)
         {
             var at = work[element.Id];
             foreach (var piece in at.Pieces)
             {
-                steps.AddRange(Steps(project, piece));
+                yield return new SewnUnit(piece.Work, piece.Work.Edge, [.. Acts(project, piece)]);
             }
             if (at.Line is { } line)
             {
-                steps.Add(new StitchStep(line.Key, element.Id, element.Name, line));
+                yield return new SewnUnit(
+                    null,
+                    line.Outline,
+                    [new UnitAct(UnitPhase.Cover, new StitchStep(line.Key, element.Id, element.Name, line))]
+                );
             }
         }
-        if (steps.Count > 1)
-        {
-            steps.Add(Hand(project, hooping.Id, hooping.Name, Finish(project)));
-        }
-        return new RunSheet(steps.ToImmutable());
     }
 
-    private static IEnumerable<RunStep> Steps(Project project, KeyedPiece piece)
+    private static IEnumerable<UnitAct> Acts(Project project, KeyedPiece piece)
     {
         var work = piece.Work;
         var (part, element) = (work.Part, work.Part.Element);
-        foreach (var act in AppliqueMethods.Of(element.Method).Acts(work))
+        var acts = AppliqueMethods.Of(element.Method).Acts(work);
+        for (var i = 0; i < acts.Length; i++)
         {
-            if (act is StageAct stage && !element.Stages.IsOff(stage.Role))
+            var handsFollow = acts.Skip(i + 1).Any(act => act is HandAct);
+            if (acts[i] is StageAct stage && !element.Stages.IsOff(stage.Role))
             {
-                if (
-                    stage.Role == StageRole.Cover
-                    && work.Visible is { WholeRings.IsEmpty: true, Stretches.IsEmpty: true }
-                )
+                var isCover = stage.Role == StageRole.Cover;
+                if (isCover && work.Visible is { WholeRings.IsEmpty: true, Stretches.IsEmpty: true })
                 {
                     continue;
                 }
-                var key = stage.Role == StageRole.Cover ? piece.EdgeKey : piece.LaidKey;
-                var resolved = StageNumbers.Resolve(project, work, stage.Role, key);
-                yield return new StitchStep(resolved.Key, element.Id, part.Name, resolved);
+                var resolved = StageNumbers.Resolve(project, work, stage.Role, isCover ? piece.EdgeKey : piece.LaidKey);
+                var phase =
+                    stage.Role == StageRole.Placement ? UnitPhase.Placement
+                    : isCover && !handsFollow ? UnitPhase.Cover
+                    : UnitPhase.TackDown;
+                yield return new UnitAct(phase, new StitchStep(resolved.Key, element.Id, part.Name, resolved));
             }
-            else if (act is HandAct hand)
+            else if (acts[i] is HandAct hand)
             {
-                yield return Hand(project, element.Id, part.Name, hand.Work, part.Ordinal);
+                var phase = hand.Work.Kind == HandStepKind.Lay ? UnitPhase.Lay : UnitPhase.Trim;
+                yield return new UnitAct(phase, Hand(project, element.Id, part.Name, hand.Work, part.Ordinal));
             }
         }
     }
@@ -68,52 +127,4 @@ public static class Planner
         var key = new StepKey(ownerId, work.Name, ordinal);
         return new HandStep(key, ownerId, ownerName, work, project.RunSheet.Of(key)?.Note);
     }
-
-    private static HandWork HoopUp(Project project)
-    {
-        var hoop = project.Hooping.Hoop;
-        var ground = project.FindCloth(project.Hooping.GroundClothId)!;
-        var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
-        var field = Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin);
-        ImmutableArray<Region> area =
-        [
-            new Region(
-                Ring.Of([
-                    new(field.MinX, field.MinY),
-                    new(field.MaxX, field.MinY),
-                    new(field.MaxX, field.MaxY),
-                    new(field.MinX, field.MaxY),
-                ]),
-                []
-            ),
-        ];
-        return new HandWork(
-            HandStepKind.HoopUp,
-            "hoop-up",
-            $"Hoop {ground.Name} over {stabiliser.Name} in the {hoop.Name} mm hoop, flat and drum-tight; both must reach past "
-                + "the hoop all round.",
-            null,
-            HoopOff: true,
-            [
-                new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, area),
-                new LayerLaid("ground", "Ground", ground, FaceUp: true, area),
-            ]
-        );
-    }
-
-    private static HandWork Finish(Project project)
-    {
-        var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
-        return new HandWork(
-            HandStepKind.Finish,
-            "finish",
-            $"Take the work out of the hoop, trim the thread ends, and remove what {stabiliser.Name} allows.",
-            null,
-            HoopOff: true,
-            []
-        );
-    }
-
-    /// <summary>Cloth and stabiliser reach this far past the sewing field, mm: under the hoop's frame and a hand's width.</summary>
-    private const double HoopMargin = 25;
 }

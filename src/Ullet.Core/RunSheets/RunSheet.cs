@@ -6,7 +6,21 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.RunSheets;
 
 /// <summary>What happens when: stitch steps and hand steps in turn.</summary>
-public sealed record RunSheet(ImmutableArray<RunStep> Steps);
+public sealed record RunSheet(ImmutableArray<RunStep> Steps)
+{
+    /// <summary>How often the machine stops for hands: hand steps in a row are one stop.</summary>
+    public int StopCount =>
+        Enumerable
+            .Range(1, Math.Max(0, Steps.Length - 1))
+            .Count(i => Steps[i - 1] is StitchStep && Steps[i] is HandStep);
+}
+
+/// <summary>A hooping of its own in which pieces are marked on their cloth.</summary>
+/// <param name="Id">Names it among the project's hoopings.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Cloth">The cloth that is hooped alone.</param>
+/// <param name="RunSheet">Its steps.</param>
+public sealed record GuideSheet(string Id, string Name, Cloth Cloth, RunSheet RunSheet);
 
 /// <summary>One line of the run sheet.</summary>
 /// <param name="Key">Names the step for ever.</param>

@@ -6,30 +6,35 @@ namespace Ullet.Core.Stitches;
 internal static class ClosingOverlap
 {
     /// <summary>Strokes halfway between the first ones, until <see cref="StitchDefaults.ClosingOverlap"/> beyond the start;
-    /// between, so that the needle does not enter the same holes again.</summary>
+    /// between, so that the needle does not enter the same holes again, and half as many, so that thread does not pile up.</summary>
     /// <param name="strokes">All strokes in sewing order.</param>
     /// <param name="start">Where the edge begins; a cover that begins at a corner sews the corner's cap again as well.</param>
-    internal static List<StrokePlace> Of(IReadOnlyList<StrokePlace> strokes, Point start)
+    internal static Stroke[] Of(ReadOnlySpan<Stroke> strokes, Point start)
     {
-        var again = new List<StrokePlace>();
+        var again = new List<Stroke>();
         var nearest = double.MaxValue;
-        for (var i = 0; i + 1 < strokes.Count; i++)
+        for (var i = 0; i + 1 < strokes.Length; i += 2)
         {
-            var away = Middle(strokes[i]).DistanceTo(start);
+            var (here, next) = (strokes[i].Place, strokes[i + 1].Place);
+            var away = Point.Lerp(here.Outer, here.Inner, 0.5).DistanceTo(start);
             nearest = Math.Min(nearest, away);
             if (away > nearest && away >= StitchDefaults.ClosingOverlap)
             {
                 break;
             }
             again.Add(
-                new StrokePlace(
-                    Point.Lerp(strokes[i].Outer, strokes[i + 1].Outer, 0.5),
-                    Point.Lerp(strokes[i].Inner, strokes[i + 1].Inner, 0.5)
-                )
+                strokes[i] with
+                {
+                    Place = new StrokePlace(
+                        Point.Lerp(here.Outer, next.Outer, 0.5),
+                        Point.Lerp(here.Inner, next.Inner, 0.5)
+                    )
+                    {
+                        IsClipped = here.IsClipped,
+                    },
+                }
             );
         }
-        return again;
+        return [.. again];
     }
-
-    private static Point Middle(StrokePlace place) => Point.Lerp(place.Outer, place.Inner, 0.5);
 }

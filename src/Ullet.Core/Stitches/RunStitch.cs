@@ -22,8 +22,10 @@ public static class RunStitch
         {
             return [];
         }
-        var closed = ring.Points.Add(ring.Points[0]);
-        return Legs(closed, ring.Corners().Where(corner => corner > 0), length, phase);
+        var closed = new Point[ring.Points.Length + 1];
+        ring.Points.CopyTo(closed);
+        closed[^1] = closed[0];
+        return Legs(closed, length, phase);
     }
 
     /// <summary>Sews along an open line once, in equal steps between corners.</summary>
@@ -33,84 +35,112 @@ public static class RunStitch
     public static ImmutableArray<Point> Along(ImmutableArray<Point> line, double length)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(length);
-        // A closed ring of the line knows the turns at its inner vertices.
-        var ring = new Ring(line);
-        return line.Length < 2
-            ? []
-            : Legs(line, ring.Corners().Where(corner => corner > 0 && corner < line.Length - 1), length, phase: 0);
+        return line.Length < 2 ? [] : Legs(line.AsSpan(), length, phase: 0);
     }
 
-    private static ImmutableArray<Point> Legs(
-        ImmutableArray<Point> line,
-        IEnumerable<int> corners,
-        double length,
-        double phase
-    )
+    private static ImmutableArray<Point> Legs(ReadOnlySpan<Point> line, double length, double phase)
     {
-        var points = ImmutableArray.CreateBuilder<Point>();
+        var sums = new double[line.Length];
+        for (var i = 1; i < line.Length; i++)
+        {
+            sums[i] = sums[i - 1] + line[i].DistanceTo(line[i - 1]);
+        }
+        var points = ImmutableArray.CreateBuilder<Point>((int)Math.Min(1 << 20, sums[^1] / length) + 8);
         points.Add(line[0]);
         var from = 0;
-        foreach (var stop in corners.Append(line.Length - 1))
+        for (var i = 1; i < line.Length; i++)
         {
-            AddLeg(line[from..(stop + 1)], length, phase, points);
-            from = stop;
+            if (i == line.Length - 1 || Tolerance.IsCorner(line[i] - line[i - 1], line[i + 1] - line[i]))
+            {
+                new Leg(line, sums, from, i).Sew(length, phase, points);
+                from = i;
+            }
         }
         return points.ToImmutable();
     }
 
-    private static void AddLeg(
-        ImmutableArray<Point> leg,
-        double length,
-        double phase,
-        ImmutableArray<Point>.Builder points
-    )
+    /// <summary>A part of a line between corners, by distances along the whole line.</summary>
+    private ref struct Leg(ReadOnlySpan<Point> line, double[] sums, int first, int last)
     {
-        var line = new ArcLength(leg);
-        var steps = Math.Max(1, (int)Math.Ceiling((line.Total / length) - 1e-9));
-        var step = line.Total / steps;
-        var last = 0.0;
-        for (var i = 1; i <= steps; i++)
-        {
-            var at = (i - 1 + phase) * step;
-            if (phase > 0 && at > last)
-            {
-                AddChord(line, last, at, points);
-                last = at;
-            }
-            else if (phase == 0)
-            {
-                AddChord(line, last, i == steps ? line.Total : i * step, points);
-                last = i * step;
-            }
-        }
-        if (line.Total - last > 1e-9)
-        {
-            AddChord(line, last, line.Total, points);
-        }
-    }
+        private readonly ReadOnlySpan<Point> _line = line;
+        private readonly int _first = first;
+        private int _at = first;
 
-    private static void AddChord(ArcLength line, double from, double to, ImmutableArray<Point>.Builder points)
-    {
-        if (to - from > 2 * StitchDefaults.ShortestStitch && ChordError(line, from, to) > StitchDefaults.RunChordError)
+        internal void Sew(double length, double phase, ImmutableArray<Point>.Builder points)
         {
-            var middle = (from + to) / 2;
-            AddChord(line, from, middle, points);
-            AddChord(line, middle, to, points);
-            return;
+            var (start, end) = (sums[_first], sums[last]);
+            var steps = Math.Max(1, (int)Math.Ceiling(((end - start) / length) - 1e-9));
+            var step = (end - start) / steps;
+            var done = start;
+            for (var i = 1; i <= steps; i++)
+            {
+                var at = start + ((i - 1 + phase) * step);
+                if (phase == 0)
+                {
+                    AddChord(done, i == steps ? end : start + (i * step), points);
+                    done = start + (i * step);
+                }
+                else if (at > done)
+                {
+                    AddChord(done, at, points);
+                    done = at;
+                }
+            }
+            if (end - done > 1e-9)
+            {
+                AddChord(done, end, points);
+            }
         }
-        points.Add(line.At(to));
-    }
 
-    private static double ChordError(ArcLength line, double from, double to)
-    {
-        const int Samples = 6;
-        var (start, end) = (line.At(from), line.At(to));
-        var worst = 0.0;
-        for (var i = 1; i < Samples; i++)
+        private void AddChord(double from, double to, ImmutableArray<Point>.Builder points)
         {
-            var on = line.At(from + ((to - from) * i / Samples));
-            worst = Math.Max(worst, on.DistanceTo(SegmentIndex.Foot(on, start, end)));
+            if (to - from > 2 * StitchDefaults.ShortestStitch && LeavesLine(from, to))
+            {
+                var middle = (from + to) / 2;
+                AddChord(from, middle, points);
+                AddChord(middle, to, points);
+                return;
+            }
+            points.Add(At(to));
         }
-        return worst;
+
+        /// <summary>True when a vertex between two places lies too far from the chord between them.</summary>
+        private bool LeavesLine(double from, double to)
+        {
+            var (start, end) = (At(from), At(to));
+            for (var i = Before(from) + 1; i < last && sums[i] < to; i++)
+            {
+                if (_line[i].DistanceTo(SegmentIndex.Foot(_line[i], start, end)) > StitchDefaults.RunChordError)
+                {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private Point At(double distance)
+        {
+            if (distance >= sums[last])
+            {
+                return _line[last];
+            }
+            var i = Before(distance);
+            var span = sums[i + 1] - sums[i];
+            return Point.Lerp(_line[i], _line[i + 1], span < 1e-12 ? 0 : (distance - sums[i]) / span);
+        }
+
+        /// <summary>The vertex at or before a place; places are asked for near one another.</summary>
+        private int Before(double distance)
+        {
+            while (_at > _first && sums[_at] > distance)
+            {
+                _at--;
+            }
+            while (_at + 1 < last && sums[_at + 1] <= distance)
+            {
+                _at++;
+            }
+            return _at;
+        }
     }
 }

@@ -1,31 +1,53 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
 
 /// <summary>How far a cover's band reaches from the outline, compensation included, mm.</summary>
-internal readonly record struct CoverBand(double Outside, double Inside);
+/// <param name="Outside">Outwards of the material; below 0 for a band that lies inside the outline.</param>
+/// <param name="Inside">Inwards.</param>
+internal readonly record struct CoverBand(double Outside, double Inside)
+{
+    internal double Width => Outside + Inside;
+}
 
 /// <summary>A place along the edge with the two ends of the stroke that may lie there, mm.</summary>
 internal readonly record struct StrokePlace(Point Outer, Point Inner)
 {
+    /// <summary>True when another edge leaves the stroke less than its full length.</summary>
+    internal bool IsClipped { get; init; }
+
     internal double Length => Outer.DistanceTo(Inner);
 }
 
-/// <summary>One smooth stretch of the edge between corners as closely set stroke places.</summary>
+/// <summary>One smooth stretch of the edge between corners as stroke places; between them strokes lie evenly.</summary>
 /// <param name="Places">Places in sewing order, corner mitres included.</param>
+/// <param name="First">The first place that stands on the edge itself, not beyond a corner.</param>
+/// <param name="Last">The last one.</param>
 /// <param name="Narrowest">Where two facing edges leave the band least room, or null.</param>
-internal sealed record SatinLeg(IReadOnlyList<StrokePlace> Places, NarrowPlace? Narrowest);
+/// <param name="Feet">The edge itself, mm.</param>
+internal sealed record SatinLeg(StrokePlace[] Places, int First, int Last, NarrowPlace? Narrowest, Point[] Feet)
+{
+    /// <summary>The places that stand on the edge.</summary>
+    internal ReadOnlySpan<StrokePlace> Body => Places.AsSpan(First, Last - First + 1);
+}
 
 /// <summary>Finds the two sides of a cover along a ring: every stroke stands across the edge, ends at the band's sides,
 /// and is clipped at the medial axis.</summary>
-internal sealed class SatinSides(MedialReach reach, CoverBand band)
+/// <remarks>Places are set no closer than the edge's own vertices where nothing can clip a stroke (see
+/// <see cref="EdgeRoom"/>), and closely where something does.</remarks>
+internal sealed class SatinSides
 {
-    /// <summary>Distance between stroke places along a leg, mm: a third of the closest spacing; strokes lie between them.</summary>
-    private const double Step = 0.1;
+    /// <summary>Distance between looks for a clip, mm.</summary>
+    private const double Step = 0.4;
+
+    /// <summary>Places are set no closer than this, mm.</summary>
+    private const double CloseStep = 0.06;
+
+    /// <summary>A place halfway may lie this far off evenly, mm; else more are set between.</summary>
+    private const double Uneven = 0.02;
 
     /// <summary>Distance between stroke places beyond a corner, mm, where their ends move fast.</summary>
-    private const double CapStep = 0.04;
+    private const double CapStep = 0.12;
 
     /// <summary>Edges that face each other within this cosine (20° between them) make a narrow place; edges that meet in a
     /// corner do not.</summary>
@@ -34,115 +56,249 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
     /// <summary>Nearer to a corner than this the band is a mitre, not a narrow place, mm.</summary>
     private const double CornerReach = 0.3;
 
-    /// <summary>The legs of a ring, from its first point round to it.</summary>
-    internal List<SatinLeg> Legs(Ring ring)
+    private readonly IReadOnlyList<Ring> _rings;
+    private readonly MedialReach _reach;
+    private readonly EdgeRoom _room;
+    private readonly CoverBand _usual;
+    private CoverBand _band;
+    private double _searchedUpTo;
+
+    /// <param name="rings">All edges of the outline, mm.</param>
+    /// <param name="band">The band along them.</param>
+    internal SatinSides(IReadOnlyList<Ring> rings, CoverBand band)
     {
+        (_rings, _usual, _band) = (rings, band, band);
+        var longest = Math.Max(band.Outside, band.Inside);
+        _reach = new MedialReach(new SegmentIndex(rings, Math.Clamp(longest, 1, 4)));
+        _room = new EdgeRoom(rings, longest);
+    }
+
+    /// <summary>The legs of a ring, from one of its corners (any vertex when it has none) round to it.</summary>
+    /// <param name="number">Which ring.</param>
+    /// <param name="start">The vertex to begin at.</param>
+    /// <param name="bandOf">Another band for a leg, by the leg's line; null for the usual one everywhere.</param>
+    internal List<SatinLeg> Legs(int number, int start, Func<ReadOnlyMemory<Point>, CoverBand?>? bandOf = null)
+    {
+        var ring = _rings[number];
         var corners = ring.Corners();
-        var count = ring.Points.Length;
-        var stops = corners.IsEmpty ? [0] : corners;
-        var legs = new List<SatinLeg>();
-        for (var i = 0; i < stops.Length; i++)
+        if (corners.IsEmpty)
         {
-            var from = stops[i];
-            var to = i + 1 < stops.Length ? stops[i + 1] : stops[0] + count;
-            var points = Enumerable.Range(from, to - from + 1).Select(i => ring.Points[i % count]).ToArray();
-            legs.Add(
-                corners.IsEmpty
-                    ? Leg(points, null, null, closed: true)
-                    : Leg(points, ring.TurnAt(from % count), ring.TurnAt(to % count), closed: false)
-            );
+            return
+            [
+                Leg(Line(ring, start, start + ring.Points.Length), number, start, null, null, closed: true, bandOf),
+            ];
         }
-        // A ring chosen to begin at a corner has that corner first; otherwise the walk began before it.
+        var count = ring.Points.Length;
+        var from = Math.Max(0, corners.IndexOf(start));
+        var legs = new List<SatinLeg>(corners.Length);
+        for (var i = 0; i < corners.Length; i++)
+        {
+            var here = corners[(from + i) % corners.Length];
+            var next = corners[(from + i + 1) % corners.Length];
+            var line = Line(ring, here, next > here ? next : next + count);
+            legs.Add(Leg(line, number, here, ring.TurnAt(here), ring.TurnAt(next), closed: false, bandOf));
+        }
         return legs;
     }
 
     /// <summary>The legs of a stretch of a ring that is open at both ends, where its cover ends square.</summary>
-    internal List<SatinLeg> Legs(ImmutableArray<Point> stretch)
+    internal List<SatinLeg> Legs(OpenStretch stretch, Func<ReadOnlyMemory<Point>, CoverBand?>? bandOf = null)
     {
-        double Turn(int i) => Point.Turn(stretch[i] - stretch[i - 1], stretch[i + 1] - stretch[i]);
+        var points = stretch.Points;
+        double Turn(int i) => Point.Turn(points[i] - points[i - 1], points[i + 1] - points[i]);
         var corners = Enumerable
-            .Range(1, Math.Max(0, stretch.Length - 2))
-            .Where(i => Math.Abs(Turn(i)) > Tolerance.CornerTurn);
-        int[] stops = [0, .. corners, stretch.Length - 1];
+            .Range(1, Math.Max(0, points.Length - 2))
+            .Where(i => Tolerance.IsCorner(points[i] - points[i - 1], points[i + 1] - points[i]));
+        int[] stops = [0, .. corners, points.Length - 1];
         return
         [
             .. stops
                 .Zip(stops.Skip(1))
                 .Select(pair =>
                     Leg(
-                        [.. stretch.Skip(pair.First).Take(pair.Second - pair.First + 1)],
+                        [.. points[pair.First..(pair.Second + 1)]],
+                        -1,
+                        0,
                         pair.First == 0 ? null : Turn(pair.First),
-                        pair.Second == stretch.Length - 1 ? null : Turn(pair.Second),
-                        closed: false
+                        pair.Second == points.Length - 1 ? null : Turn(pair.Second),
+                        closed: false,
+                        bandOf
                     )
                 ),
         ];
     }
 
-    /// <summary>One leg between corners; a null turn is an open end, or the seam of a ring without corners.</summary>
-    private SatinLeg Leg(Point[] points, double? turnAtStart, double? turnAtEnd, bool closed)
+    private static Point[] Line(Ring ring, int from, int to)
     {
+        var points = ring.Points.AsSpan();
+        var line = new Point[to - from + 1];
+        for (var i = 0; i < line.Length; i++)
+        {
+            line[i] = points[(from + i) % points.Length];
+        }
+        return line;
+    }
+
+    /// <summary>One leg between corners; a null turn is an open end, or the seam of a ring without corners.</summary>
+    private SatinLeg Leg(
+        Point[] points,
+        int ring,
+        int firstVertex,
+        double? turnAtStart,
+        double? turnAtEnd,
+        bool closed,
+        Func<ReadOnlyMemory<Point>, CoverBand?>? bandOf
+    )
+    {
+        _band = bandOf?.Invoke(points) ?? _usual;
+        // Room was measured for the usual band; a wider one is searched for clips everywhere.
+        var known = ring >= 0 && Math.Max(_band.Outside, _band.Inside) <= Math.Max(_usual.Outside, _usual.Inside);
         var normals = Normals(points, closed);
-        var places = new List<StrokePlace>();
+        var places = new List<StrokePlace>(points.Length + 16);
         NarrowPlace? narrowest = null;
         if (turnAtStart is { } first)
         {
-            var caps = Cap(points[0], points[1], first, ahead: false);
-            caps.Reverse();
-            places.AddRange(caps);
+            AddCap(points[0], points[1], first, ahead: false, places);
+            places.Reverse();
         }
+        var begin = places.Count;
+        var count = ring < 0 ? 0 : _rings[ring].Points.Length;
         for (var i = 0; i + 1 < points.Length; i++)
         {
-            var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / Step));
-            for (var s = 0; s < steps || (i + 2 == points.Length && s == steps); s++)
+            if (known && _room.IsFree(ring, (firstVertex + i) % count))
             {
-                var t = s / (double)steps;
-                var foot = Point.Lerp(points[i], points[i + 1], t);
-                var normal = Point.Lerp(normals[i], normals[i + 1], t).Unit();
-                places.Add(Place(foot, normal, ref narrowest));
+                places.Add(FreePlace(points[i], normals[i]));
+                _searchedUpTo = i;
+                continue;
+            }
+            var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / Step));
+            for (var s = 0; s < steps; s++)
+            {
+                AddSearched(points, normals, i + (s / (double)steps), begin, places, ref narrowest);
             }
         }
+        if (known && _room.IsFree(ring, (firstVertex + points.Length - 2) % count))
+        {
+            places.Add(FreePlace(points[^1], normals[^1]));
+        }
+        else
+        {
+            AddSearched(points, normals, points.Length - 1, begin, places, ref narrowest);
+        }
+        var end = places.Count - 1;
         if (turnAtEnd is { } last)
         {
-            places.AddRange(Cap(points[^1], points[^2], last, ahead: true));
+            AddCap(points[^1], points[^2], last, ahead: true, places);
         }
-        return new SatinLeg(places, narrowest);
+        return new SatinLeg([.. places], begin, end, narrowest, points);
+    }
+
+    private StrokePlace FreePlace(Point foot, Point normal) =>
+        new(foot + (normal * _band.Outside), foot - (normal * _band.Inside));
+
+    /// <summary>Adds the place at a vertex or between two, and more before it where something clips and does not do so evenly.</summary>
+    private void AddSearched(
+        Point[] points,
+        Point[] normals,
+        double at,
+        int begin,
+        List<StrokePlace> places,
+        ref NarrowPlace? narrowest
+    )
+    {
+        var place = PlaceAt(points, normals, at, ref narrowest);
+        if (places.Count > begin && (place.IsClipped || places[^1].IsClipped))
+        {
+            AddBetween(points, normals, (_searchedUpTo, places[^1]), (at, place), places, ref narrowest);
+        }
+        places.Add(place);
+        _searchedUpTo = at;
+    }
+
+    private void AddBetween(
+        Point[] points,
+        Point[] normals,
+        (double At, StrokePlace Place) from,
+        (double At, StrokePlace Place) to,
+        List<StrokePlace> places,
+        ref NarrowPlace? narrowest
+    )
+    {
+        var span = points[(int)Math.Min(from.At, points.Length - 2)]
+            .DistanceTo(points[(int)Math.Min(Math.Floor(from.At) + 1, points.Length - 1)]);
+        if (span * (to.At - from.At) <= CloseStep)
+        {
+            return;
+        }
+        var at = (from.At + to.At) / 2;
+        var place = PlaceAt(points, normals, at, ref narrowest);
+        var isEven =
+            Point.Lerp(from.Place.Outer, to.Place.Outer, 0.5).DistanceTo(place.Outer) < Uneven
+            && Point.Lerp(from.Place.Inner, to.Place.Inner, 0.5).DistanceTo(place.Inner) < Uneven;
+        if (isEven)
+        {
+            places.Add(place);
+            return;
+        }
+        AddBetween(points, normals, from, (at, place), places, ref narrowest);
+        places.Add(place);
+        AddBetween(points, normals, (at, place), to, places, ref narrowest);
+    }
+
+    private StrokePlace PlaceAt(Point[] points, Point[] normals, double at, ref NarrowPlace? narrowest)
+    {
+        var i = Math.Min((int)at, points.Length - 2);
+        var t = at - i;
+        return Place(
+            Point.Lerp(points[i], points[i + 1], t),
+            Point.Lerp(normals[i], normals[i + 1], t).Unit(),
+            ref narrowest
+        );
     }
 
     private StrokePlace Place(Point foot, Point normal, ref NarrowPlace? narrowest)
     {
-        var (outward, _) = reach.Of(foot, normal, band.Outside);
-        var (inward, stop) = reach.Of(foot, normal * -1, band.Inside);
+        var outward = _band.Outside > 0 ? _reach.Of(foot, normal, _band.Outside).Reach : _band.Outside;
+        var (inward, stop) = _reach.Of(foot, normal * -1, _band.Inside);
+        var isClipped = inward < _band.Inside - 1e-9 || outward < _band.Outside - 1e-9;
         if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
         {
+            // A cover is never sewn narrower than this: it would not hold the edge.
+            inward = Math.Max(inward, Math.Min(_band.Inside, StitchDefaults.NarrowestCover - outward));
             var width = outward + inward;
             if (narrowest is null || width < narrowest.Width)
             {
                 narrowest = new NarrowPlace(foot, width);
             }
         }
-        return new StrokePlace(foot + (normal * outward), foot - (normal * inward));
+        return new StrokePlace(foot + (normal * outward), foot - (normal * Math.Max(inward, -outward)))
+        {
+            IsClipped = isClipped,
+        };
     }
 
     /// <summary>The strokes of one leg beyond a corner, parallel to its others: from the bisector, where the other leg's
     /// strokes meet them in a mitre, to the round cap.</summary>
     /// <remarks>At a distance u beyond a corner that turns by θ the bisector lies u / tan(θ/2) off the leg's line, the cap
     /// √(r² − u²); they meet at u = r · sin(θ/2).</remarks>
-    private List<StrokePlace> Cap(Point corner, Point neighbour, double turn, bool ahead)
+    private void AddCap(Point corner, Point neighbour, double turn, bool ahead, List<StrokePlace> places)
     {
-        var places = new List<StrokePlace>();
         var along = (corner - neighbour).Unit();
         var outward = (ahead ? along : along * -1).Outward();
         var convex = turn > 0;
         var side = convex ? outward : outward * -1;
-        var radius = convex ? band.Outside : band.Inside;
+        var radius = convex ? _band.Outside : _band.Inside;
+        if (radius <= 0)
+        {
+            return;
+        }
         var half = Math.Abs(turn) / 2 * Math.PI / 180;
-        var farthest = radius * Math.Sin(half);
-        for (var u = CapStep; u < farthest; u += CapStep)
+        var (farthest, slope) = (radius * Math.Sin(half), Math.Tan(half));
+        for (var u = CapStep / 3; u < farthest; u += u < CapStep ? CapStep / 3 : CapStep)
         {
             var foot = corner + (along * u);
-            var low = foot + (side * (u / Math.Tan(half)));
-            var high = reach.ClipBeyondCorner(corner, low, foot + (side * Math.Sqrt((radius * radius) - (u * u))));
+            var low = foot + (side * (u / slope));
+            var high = _reach.ClipBeyondCorner(corner, low, foot + (side * Math.Sqrt((radius * radius) - (u * u))));
             var place = convex ? new StrokePlace(high, low) : new StrokePlace(low, high);
             if (place.Length < StitchDefaults.ShortestStitch)
             {
@@ -150,24 +306,21 @@ internal sealed class SatinSides(MedialReach reach, CoverBand band)
             }
             places.Add(place);
         }
-        return places;
     }
 
     private static Point[] Normals(Point[] points, bool closed)
     {
         var last = points.Length - 1;
         var normals = new Point[points.Length];
+        var before = closed ? (points[0] - points[last - 1]).Unit() : Point.Zero;
         for (var i = 0; i <= last; i++)
         {
-            var before =
-                i > 0 ? points[i] - points[i - 1]
-                : closed ? points[0] - points[last - 1]
-                : Point.Zero;
             var after =
-                i < last ? points[i + 1] - points[i]
-                : closed ? points[1] - points[0]
+                i < last ? (points[i + 1] - points[i]).Unit()
+                : closed ? (points[1] - points[0]).Unit()
                 : Point.Zero;
-            normals[i] = (before.Unit().Outward() + after.Unit().Outward()).Unit();
+            normals[i] = (before + after).Unit().Outward();
+            before = after;
         }
         return normals;
     }

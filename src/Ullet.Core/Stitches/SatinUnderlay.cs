@@ -6,119 +6,118 @@ namespace Ullet.Core.Stitches;
 /// <summary>What lies under a satin cover: a run along its middle, runs near its sides, a wide zigzag under broad ones.</summary>
 internal static class SatinUnderlay
 {
+    /// <summary>A side run needs at least this much band between it and the other side's run, mm.</summary>
+    private const double LeastBetween = 0.3;
+
+    private enum Track
+    {
+        Middle,
+        Inner,
+        Outer,
+    }
+
+    /// <summary>The underlay of a cover.</summary>
+    /// <param name="legs">Its legs in order.</param>
+    /// <param name="closed">True when the last leg meets the first.</param>
+    /// <param name="numbers">Width and kinds of underlay.</param>
+    /// <param name="edge">The ring's number.</param>
+    /// <returns>Runs that follow each other without travel: along open stretches they go to and fro.</returns>
     internal static IEnumerable<StitchRun> Make(
-        Ring ring,
-        List<SatinLeg> legs,
+        IReadOnlyList<SatinLeg> legs,
+        bool closed,
         SatinNumbers numbers,
-        int edge,
-        Point start
+        int edge
     )
     {
-        foreach (var offset in Offsets(numbers))
-        {
-            foreach (var line in Offset(ring, offset))
-            {
-                var points = RunStitch.Round(NearestStart(line, start), StitchDefaults.RunLength);
-                yield return new StitchRun(RunKind.Underlay, edge, points);
-                start = points[^1];
-            }
-        }
-        if (Zigzag(legs, numbers) is { Length: > 1 } zigzag)
-        {
-            yield return new StitchRun(RunKind.Underlay, edge, zigzag);
-        }
-    }
-
-    /// <summary>The same along a stretch of a ring: of every line that part which lies nearer to the stretch than to the rest.</summary>
-    internal static IEnumerable<StitchRun> Make(
-        Ring ring,
-        OpenStretch stretch,
-        List<SatinLeg> legs,
-        SatinNumbers numbers
-    )
-    {
-        var along = new ArcLength(stretch.Points);
-        var whole = new SegmentIndex([ring]);
+        var kinds = numbers.UnderlayKinds;
         var back = false;
-        foreach (var offset in Offsets(numbers))
+        foreach (var track in Tracks(kinds))
         {
-            var reach = Math.Abs(offset) + 1;
-            var beside = Offset(ring, offset)
-                .SelectMany(line => line.Points)
-                .Select(place => (Place: place, At: along.Of(place)))
-                .Where(pair =>
-                    whole.Nearest(pair.Place, reach) is { } foot
-                    && along.At(pair.At).DistanceTo(pair.Place) < foot.DistanceTo(pair.Place) + Tolerance.Flatten
-                )
-                .OrderBy(pair => pair.At)
-                .Select(pair => pair.Place);
-            ImmutableArray<Point> line = [.. back ? beside.Reverse() : beside];
-            if (line.Length > 1)
+            var line = Line(legs, track, numbers.Band, closed);
+            if (line.Length < 2)
             {
-                yield return new StitchRun(
-                    RunKind.Underlay,
-                    stretch.Ring,
-                    RunStitch.Along(line, StitchDefaults.RunLength)
-                );
-                back = !back;
+                continue;
             }
+            yield return new StitchRun(
+                RunKind.Underlay,
+                edge,
+                RunStitch.Along(back ? [.. line.Reverse()] : line, StitchDefaults.RunLength)
+            );
+            back = !closed && !back;
         }
-        if (Zigzag(legs, numbers) is { Length: > 1 } zigzag)
+        if (kinds.HasFlag(UnderlayKinds.Zigzag) && Zigzag(legs) is { Length: > 1 } zigzag)
         {
-            yield return new StitchRun(RunKind.Underlay, stretch.Ring, zigzag);
+            yield return new StitchRun(RunKind.Underlay, edge, back ? [.. zigzag.Reverse()] : zigzag);
         }
     }
 
-    /// <summary>How far outside the edge its lines run, mm.</summary>
-    private static List<double> Offsets(SatinNumbers numbers)
+    private static IEnumerable<Track> Tracks(UnderlayKinds kinds)
     {
-        var (band, inset) = (numbers.Band, StitchDefaults.UnderlayInset);
-        var offsets = new List<double> { (band.Outside - band.Inside) / 2 };
-        if (numbers.Width >= StitchDefaults.EdgeRunsFrom)
+        if (kinds.HasFlag(UnderlayKinds.CentreRun))
         {
-            offsets.Add(-(band.Inside - inset));
-            offsets.Add(band.Outside - inset);
+            yield return Track.Middle;
         }
-        return offsets;
+        if (kinds.HasFlag(UnderlayKinds.EdgeRuns))
+        {
+            yield return Track.Inner;
+            yield return Track.Outer;
+        }
     }
 
-    private static ImmutableArray<Point> Zigzag(List<SatinLeg> legs, SatinNumbers numbers)
+    private static ImmutableArray<Point> Line(IReadOnlyList<SatinLeg> legs, Track track, CoverBand band, bool closed)
     {
-        if (numbers.Width < StitchDefaults.ZigzagFrom)
-        {
-            return [];
-        }
         var inset = StitchDefaults.UnderlayInset;
         var points = ImmutableArray.CreateBuilder<Point>();
-        var places = legs.SelectMany(leg =>
-            StrokeSpread.Pick(leg.Places, StitchDefaults.UnderlayZigzagSpacing, even: false)
-        );
-        foreach (var place in places.Where(place => place.Length > 3 * inset))
+        foreach (var leg in legs)
         {
-            var share = inset / place.Length;
-            var (outer, inner) = (
-                Point.Lerp(place.Outer, place.Inner, share),
-                Point.Lerp(place.Inner, place.Outer, share)
-            );
-            points.Add(points.Count % 2 == 0 ? outer : inner);
+            foreach (ref readonly var place in leg.Body)
+            {
+                var length = place.Length;
+                // Where another edge clips the strokes, side runs would wind into the corner: they go straight across it.
+                if (
+                    track == Track.Middle
+                        ? length < 2 * StitchDefaults.ShortestStitch
+                        : length < (2 * inset) + LeastBetween || (place.IsClipped && length < 0.9 * band.Width)
+                )
+                {
+                    continue;
+                }
+                points.Add(
+                    track switch
+                    {
+                        Track.Inner => Point.Lerp(place.Inner, place.Outer, inset / length),
+                        Track.Outer => Point.Lerp(place.Outer, place.Inner, inset / length),
+                        _ => Point.Lerp(place.Outer, place.Inner, 0.5),
+                    }
+                );
+            }
+        }
+        if (closed && points.Count > 2)
+        {
+            points.Add(points[0]);
         }
         return points.ToImmutable();
     }
 
-    /// <summary>A ring moved off its line, outwards of the material when positive. None when nothing is left.</summary>
-    private static IEnumerable<Ring> Offset(Ring ring, double offset)
+    private static ImmutableArray<Point> Zigzag(IReadOnlyList<SatinLeg> legs)
     {
-        var isHole = ring.SignedArea < 0;
-        var solid = new Region(isHole ? ring.Reversed() : ring, []);
-        return RegionOffset
-            .By([solid], isHole ? -offset : offset)
-            .Select(region => isHole ? region.Shell.Reversed() : region.Shell)
-            .Where(line => line.Points.Length >= 3 && line.Length > 4 * StitchDefaults.ShortestStitch);
-    }
-
-    private static Ring NearestStart(Ring ring, Point start)
-    {
-        var best = Enumerable.Range(0, ring.Points.Length).MinBy(i => ring.Points[i].DistanceTo(start));
-        return ring.StartingAt(best);
+        var inset = StitchDefaults.UnderlayInset;
+        var points = ImmutableArray.CreateBuilder<Point>();
+        foreach (var leg in legs)
+        {
+            foreach (var place in StrokeSpread.Pick(leg.Body, StitchDefaults.UnderlayZigzagSpacing, even: false))
+            {
+                var length = place.Length;
+                if (length > 3 * inset)
+                {
+                    points.Add(
+                        points.Count % 2 == 0
+                            ? Point.Lerp(place.Outer, place.Inner, inset / length)
+                            : Point.Lerp(place.Inner, place.Outer, inset / length)
+                    );
+                }
+            }
+        }
+        return points.ToImmutable();
     }
 }

@@ -1,18 +1,154 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
 
-/// <summary>Keeps needle points apart where strokes crowd: an end that would land on others stops short of them.</summary>
-internal sealed class ShortStrokes(double spacing)
+/// <summary>Turns strokes into needle points and shortens those that would crowd.</summary>
+/// <remarks>Where strokes draw together towards one side (round a tight curve), so many of them end early that thread lies
+/// hardly thicker than on a straight edge: at every depth a share of the strokes goes on, and which ones do is spread evenly
+/// by the van der Corput sequence. Ends that would still land on others (where edges face each other) are drawn back, least
+/// first, until they stand apart.</remarks>
+internal sealed class ShortStrokes
 {
+    /// <summary>Strokes at least this share of what was asked apart are left as they are: near a side that is not much.</summary>
+    private const double Crowded = 0.62;
+
+    /// <summary>A stroke keeps at least this share of its length.</summary>
+    private const double LeastKept = 0.3;
+
+    private const int Levels = 4;
+
+    /// <summary>How much thicker than on a straight edge thread may lie.</summary>
+    internal const double UsualRoom = 1.12;
+
+    /// <summary>The same for strokes over others, half as many as usual.</summary>
+    internal const double OverlapRoom = 0.45;
+
     /// <summary>How much of its length a stroke may give up, tried in this order.</summary>
-    private static readonly double[] Shortenings = [0, 0.12, 0.24, 0.36, 0.48];
+    private static readonly double[] Shortenings = [0, 0.05, 0.1, 0.18, 0.28, 0.4];
 
-    private readonly double _apart = spacing * StitchDefaults.CrowdedShare;
-    private readonly Dictionary<(int, int), List<Point>> _cells = [];
+    /// <summary>Strokes this near to a crowded one are looked at as well.</summary>
+    private const int Neighbours = 10;
 
-    /// <summary>The end of a stroke, drawn back towards its other end as far as needed, and remembered.</summary>
-    internal Point End(Point end, Point other)
+    private readonly double _apart;
+    private readonly double _room;
+    private readonly Dictionary<long, int> _heads = [];
+    private readonly List<(Point At, int Next)> _holes = [];
+
+    /// <param name="spacing">Distance between neighbouring holes on one side, mm.</param>
+    /// <param name="gap">Least distance of holes over the spacing.</param>
+    /// <param name="room">How much thicker than on a straight edge thread may lie.</param>
+    internal ShortStrokes(double spacing, double gap, double room = UsualRoom) =>
+        (_apart, _room) = (spacing * gap, room);
+
+    /// <summary>Needle points of strokes, to and fro.</summary>
+    /// <param name="strokes">In sewing order.</param>
+    /// <param name="points">Takes the points.</param>
+    /// <param name="outerFirst">Whether the first stroke is entered at its outer end.</param>
+    internal void Sew(ReadOnlySpan<Stroke> strokes, ImmutableArray<Point>.Builder points, bool outerFirst = true)
+    {
+        var fan = new Fan(0, 0, new Thinning(_room, 0));
+        var lastCrowded = int.MinValue / 2;
+        var nextCrowded = -1;
+        for (var i = 0; i < strokes.Length; i++)
+        {
+            while (nextCrowded < i || (nextCrowded < strokes.Length && !NeedsLook(strokes[nextCrowded])))
+            {
+                nextCrowded = Math.Max(nextCrowded + 1, i);
+                if (nextCrowded >= strokes.Length)
+                {
+                    break;
+                }
+            }
+            if (NeedsLook(strokes[i]))
+            {
+                lastCrowded = i;
+            }
+            if (i >= fan.End && IsCrowded(strokes[i]))
+            {
+                fan = FanFrom(strokes, i, outerFirst);
+            }
+            var isOuter = i % 2 == 0 == outerFirst;
+            var point = End(strokes[i], i, isOuter, fan.Thinning);
+            if (i - lastCrowded <= Neighbours || nextCrowded - i <= Neighbours)
+            {
+                var other = isOuter ? strokes[i].Place.Inner : strokes[i].Place.Outer;
+                point = Apart(point, other, mayShorten: i - lastCrowded <= 1 || nextCrowded - i <= 1);
+            }
+            if (points.Count == 0 || point.DistanceTo(points[^1]) > Tolerance.Quantum)
+            {
+                points.Add(point);
+            }
+        }
+    }
+
+    /// <summary>The crowded strokes from one on, and how they are thinned.</summary>
+    private Fan FanFrom(ReadOnlySpan<Stroke> strokes, int first, bool outerFirst)
+    {
+        var end = first + 1;
+        while (end < strokes.Length && end - first < LongestFan && IsCrowded(strokes[end]))
+        {
+            end++;
+        }
+        if (_room < UsualRoom)
+        {
+            return new Fan(first, end, new Thinning(_room, 0));
+        }
+        var (from, to) = (Math.Max(0, first - Neighbours), Math.Min(strokes.Length, end + Neighbours));
+        var seen = strokes[from..to].ToArray();
+        var thinning = FanChoice.Best(
+            seen,
+            from,
+            (i, tried) => End(seen[i - from], i, i % 2 == 0 == outerFirst, tried)
+        );
+        return new Fan(first, end, thinning);
+    }
+
+    private static Point End(in Stroke stroke, int number, bool isOuter, Thinning thinning)
+    {
+        var place = stroke.Place;
+        var (end, other, share, otherShare) = isOuter
+            ? (place.Outer, place.Inner, stroke.OuterShare, stroke.InnerShare)
+            : (place.Inner, place.Outer, stroke.InnerShare, stroke.OuterShare);
+        var kept = Kept(share, otherShare, (number / 2) + thinning.Phase, thinning.Room);
+        return kept < 1 ? Point.Lerp(other, end, kept) : end;
+    }
+
+    private static bool IsCrowded(in Stroke stroke) => stroke.OuterShare < Crowded || stroke.InnerShare < Crowded;
+
+    private static bool NeedsLook(in Stroke stroke) => stroke.Place.IsClipped || IsCrowded(stroke);
+
+    private readonly record struct Fan(int First, int End, Thinning Thinning);
+
+    /// <summary>A curve that stays tight for long is thinned in parts of this many strokes.</summary>
+    private const int LongestFan = 80;
+
+    /// <summary>The share of its length that a stroke keeps.</summary>
+    /// <param name="share">How near its neighbours are at its end, over the distance wanted.</param>
+    /// <param name="otherShare">The same where it comes from.</param>
+    /// <param name="hole">Its number among the holes of its side.</param>
+    /// <param name="room">How much thicker than on a straight edge thread may lie.</param>
+    private static double Kept(double share, double otherShare, int hole, double room)
+    {
+        // Where strokes stand a share s apart, room · s of them may go on.
+        var limit = Turn(hole) / room;
+        return share >= Crowded || limit <= share || otherShare - share < 0.05
+            ? 1
+            : Math.Max(LeastKept, (otherShare - limit) / (otherShare - share));
+    }
+
+    /// <summary>The van der Corput sequence in base 2, over 0 to 1.</summary>
+    private static double Turn(int number)
+    {
+        var turned = 0;
+        for (var bit = 0; bit < Levels; bit++)
+        {
+            turned |= ((number >> bit) & 1) << (Levels - 1 - bit);
+        }
+        return (turned + 0.5) / (1 << Levels);
+    }
+
+    private Point Apart(Point end, Point other, bool mayShorten)
     {
         var best = end;
         var bestGap = -1.0;
@@ -24,44 +160,35 @@ internal sealed class ShortStrokes(double spacing)
             {
                 (best, bestGap) = (candidate, gap);
             }
-            if (gap >= _apart)
+            if (gap >= _apart || !mayShorten)
             {
                 break;
             }
         }
-        Remember(best);
+        var cell = Cell((int)Math.Floor(best.X / _apart), (int)Math.Floor(best.Y / _apart));
+        _holes.Add((best, _heads.GetValueOrDefault(cell, -1)));
+        _heads[cell] = _holes.Count - 1;
         return best;
     }
 
     private double Gap(Point place)
     {
-        var nearest = _apart;
-        var (x, y) = Cell(place);
+        var nearest = _apart * _apart;
+        var (x, y) = ((int)Math.Floor(place.X / _apart), (int)Math.Floor(place.Y / _apart));
         for (var dx = -1; dx <= 1; dx++)
         {
             for (var dy = -1; dy <= 1; dy++)
             {
-                if (_cells.TryGetValue((x + dx, y + dy), out var points))
+                var at = _heads.GetValueOrDefault(Cell(x + dx, y + dy), -1);
+                for (; at >= 0; at = _holes[at].Next)
                 {
-                    foreach (var point in points)
-                    {
-                        nearest = Math.Min(nearest, point.DistanceTo(place));
-                    }
+                    var away = _holes[at].At - place;
+                    nearest = Math.Min(nearest, Point.Dot(away, away));
                 }
             }
         }
-        return nearest;
+        return Math.Sqrt(nearest);
     }
 
-    private void Remember(Point point)
-    {
-        var cell = Cell(point);
-        if (!_cells.TryGetValue(cell, out var points))
-        {
-            _cells[cell] = points = [];
-        }
-        points.Add(point);
-    }
-
-    private (int, int) Cell(Point place) => ((int)Math.Floor(place.X / _apart), (int)Math.Floor(place.Y / _apart));
+    private static long Cell(int x, int y) => ((long)x << 32) ^ (uint)y;
 }

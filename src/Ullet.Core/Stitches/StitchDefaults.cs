@@ -27,6 +27,43 @@ public static class StitchDefaults
     /// <summary>Added on each side, because thread tension draws the edges in.</summary>
     public const double PullCompensation = 0.2;
 
+    /// <summary>Width of a zigzag cover.</summary>
+    public const double ZigzagWidth = 3.0;
+
+    /// <summary>Spacing of a zigzag cover.</summary>
+    public const double ZigzagSpacing = 1.0;
+
+    /// <summary>How far the teeth of a blanket cover bite inside the outline.</summary>
+    public const double BlanketBite = 3.0;
+
+    /// <summary>The spine of a blanket cover lies this far outside the outline: it clears the edge of a piece that was cut and
+    /// laid a little large.</summary>
+    public const double BlanketSpine = 0.8;
+
+    /// <summary>Distance of the teeth of a blanket cover.</summary>
+    public const double BlanketSpacing = 3.0;
+
+    /// <summary>Width of a motif cover.</summary>
+    public const double MotifWidth = 4.0;
+
+    /// <summary>Share of a motif cover inside the outline.</summary>
+    public const double MotifInsideShare = 0.5;
+
+    /// <summary>A bean cover runs this far inside the outline.</summary>
+    public const double BeanInset = 1.5;
+
+    /// <summary>Every stitch of a bean line is sewn this often.</summary>
+    public const int BeanPasses = 3;
+
+    /// <summary>The line that holds a raw edge runs this far inside it.</summary>
+    public const double RawEdgeInset = 3.0;
+
+    /// <summary>Width and spacing of a zigzag tack-down, and bite and spacing of a blanket one.</summary>
+    public const double TackWidth = 2.0;
+
+    /// <summary>A wide tack-down keeps this far from the inner side of the cover.</summary>
+    public const double TackClear = 0.3;
+
     /// <summary>How far a closed cover runs on over its start.</summary>
     public const double ClosingOverlap = 1.5;
 
@@ -45,8 +82,11 @@ public static class StitchDefaults
     /// <summary>Spacing of the zigzag underlay.</summary>
     public const double UnderlayZigzagSpacing = 2.0;
 
-    /// <summary>Holes on a crowded side nearer than this share of the spacing make short strokes.</summary>
-    public const double CrowdedShare = 0.55;
+    /// <summary>Holes where strokes crowd keep at least this share of the spacing between them.</summary>
+    public const double CrowdedShare = 0.35;
+
+    /// <summary>Most needle points of a cover in a disc of 0.5 mm radius, on cloths that hold.</summary>
+    public const int NeedleLimit = 12;
 
     /// <summary>Lock stitches at each end of a thread section.</summary>
     public const int LockCount = 3;
@@ -64,15 +104,4 @@ public static class StitchDefaults
 
     /// <summary>How far a run may leave its curve between two needle points; within the 0.15 that is promised.</summary>
     public const double RunChordError = 0.1;
-}
-
-/// <summary>The ranges in which stitch numbers are taken from a person, mm.</summary>
-public static class StitchRanges
-{
-    public static readonly (double Least, double Most) RunLength = (1.0, 7.0);
-    public static readonly (double Least, double Most) TackInset = (0.0, 6.0);
-    public static readonly (double Least, double Most) CoverWidth = (2.0, 7.0);
-    public static readonly (double Least, double Most) CoverSpacing = (0.30, 0.80);
-    public static readonly (double Least, double Most) CoverInsideShare = (0.3, 0.9);
-    public static readonly (double Least, double Most) PullCompensation = (0.0, 1.0);
 }

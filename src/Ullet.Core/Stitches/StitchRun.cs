@@ -15,7 +15,11 @@ public enum RunKind
 /// <param name="Kind">What the run is for.</param>
 /// <param name="Edge">Which edge of the outline it belongs to; travel to another edge may not show.</param>
 /// <param name="Points">Needle points.</param>
-public sealed record StitchRun(RunKind Kind, int Edge, ImmutableArray<Point> Points);
+public sealed record StitchRun(RunKind Kind, int Edge, ImmutableArray<Point> Points)
+{
+    /// <summary>A thread of its own; null for the step's.</summary>
+    public string? ThreadId { get; init; }
+}
 
 /// <summary>A place where a cover had to be narrowed, and the width that was left there, mm.</summary>
 public sealed record NarrowPlace(Point At, double Width);

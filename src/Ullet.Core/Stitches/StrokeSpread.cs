@@ -2,25 +2,35 @@ using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
 
+/// <summary>A stroke that was picked, with how its neighbours crowd at its ends: their distance there over the one wanted.</summary>
+internal readonly record struct Stroke(StrokePlace Place, double OuterShare, double InnerShare);
+
 /// <summary>Picks strokes at an even spacing along a leg, measured on its locally longer side.</summary>
 internal static class StrokeSpread
 {
+    /// <summary>Neighbours to either side over which crowding is averaged.</summary>
+    private const int Around = 3;
+
+    /// <summary>Neighbours to either side of a crowd that belong to it.</summary>
+    private const int Beside = 3;
+
     /// <summary>The places where the thread turns, half a spacing apart, from the leg's first to its last.</summary>
-    /// <param name="places">Closely set stroke places.</param>
+    /// <param name="places">Stroke places; between two of them strokes lie evenly.</param>
     /// <param name="spacing">Distance between neighbouring holes on one side, mm. It is fitted so that a whole number of
     /// half spacings fills the leg.</param>
     /// <param name="even">True to make the number of half spacings even, so that a closed edge meets itself.</param>
-    internal static List<StrokePlace> Pick(IReadOnlyList<StrokePlace> places, double spacing, bool even)
+    internal static List<StrokePlace> Pick(ReadOnlySpan<StrokePlace> places, double spacing, bool even)
     {
         var picked = new List<StrokePlace>();
-        if (places.Count == 0)
+        if (places.Length == 0)
         {
             return picked;
         }
-        var sums = new double[places.Count];
-        for (var i = 1; i < places.Count; i++)
+        var sums = new double[places.Length];
+        for (var i = 1; i < places.Length; i++)
         {
-            sums[i] = sums[i - 1] + Advance(places[i - 1], places[i]);
+            var (outer, inner) = Advance(places[i - 1], places[i]);
+            sums[i] = sums[i - 1] + Math.Max(outer, inner);
         }
         var total = sums[^1];
         var halves = Math.Max(even ? 2 : 1, (int)Math.Round(total / (spacing / 2)));
@@ -28,11 +38,12 @@ internal static class StrokeSpread
         {
             halves++;
         }
+        picked.Capacity = halves + 1;
         var at = 0;
         for (var k = 0; k <= halves; k++)
         {
             var wanted = total * k / halves;
-            while (at + 1 < places.Count && sums[at + 1] < wanted)
+            while (at + 1 < places.Length && sums[at + 1] < wanted)
             {
                 at++;
             }
@@ -41,20 +52,54 @@ internal static class StrokeSpread
         return picked;
     }
 
-    /// <summary>How far the stroke moves across its own direction, at the end that moves more, mm.</summary>
-    private static double Advance(StrokePlace from, StrokePlace to)
+    /// <summary>The picked strokes with their crowding.</summary>
+    internal static Stroke[] WithCrowding(List<StrokePlace> picked, double spacing)
     {
-        var across = (from.Outer - from.Inner).Unit() + (to.Outer - to.Inner).Unit();
-        var normal = across.Unit();
-        return Math.Max(
-            Math.Abs(Point.Cross(to.Outer - from.Outer, normal)),
-            Math.Abs(Point.Cross(to.Inner - from.Inner, normal))
+        var wanted = spacing / 2;
+        var outerSums = new double[picked.Count];
+        var innerSums = new double[picked.Count];
+        for (var i = 1; i < picked.Count; i++)
+        {
+            var (outer, inner) = Advance(picked[i - 1], picked[i]);
+            outerSums[i] = outerSums[i - 1] + outer;
+            innerSums[i] = innerSums[i - 1] + inner;
+        }
+        var (outerShares, innerShares) = (new double[picked.Count], new double[picked.Count]);
+        for (var i = 0; i < picked.Count; i++)
+        {
+            var (from, to) = (Math.Max(0, i - Around), Math.Min(picked.Count - 1, i + Around));
+            var each = wanted * Math.Max(1, to - from);
+            outerShares[i] = (outerSums[to] - outerSums[from]) / each;
+            innerShares[i] = (innerSums[to] - innerSums[from]) / each;
+        }
+        var strokes = new Stroke[picked.Count];
+        for (var i = 0; i < strokes.Length; i++)
+        {
+            // Strokes beside a tight curve end at the same place as those round it.
+            var (outer, inner) = (outerShares[i], innerShares[i]);
+            for (var k = Math.Max(0, i - Beside); k <= Math.Min(strokes.Length - 1, i + Beside); k++)
+            {
+                outer = Math.Min(outer, outerShares[k]);
+                inner = Math.Min(inner, innerShares[k]);
+            }
+            strokes[i] = new Stroke(picked[i], outer, inner);
+        }
+        return strokes;
+    }
+
+    /// <summary>How far a stroke's two ends move across its own direction, mm.</summary>
+    private static (double Outer, double Inner) Advance(in StrokePlace from, in StrokePlace to)
+    {
+        var across = ((from.Outer - from.Inner).Unit() + (to.Outer - to.Inner).Unit()).Unit();
+        return (
+            Math.Abs(Point.Cross(to.Outer - from.Outer, across)),
+            Math.Abs(Point.Cross(to.Inner - from.Inner, across))
         );
     }
 
-    private static StrokePlace Between(IReadOnlyList<StrokePlace> places, double[] sums, int at, double wanted)
+    private static StrokePlace Between(ReadOnlySpan<StrokePlace> places, double[] sums, int at, double wanted)
     {
-        if (at + 1 >= places.Count)
+        if (at + 1 >= places.Length)
         {
             return places[^1];
         }
@@ -63,6 +108,9 @@ internal static class StrokeSpread
         return new StrokePlace(
             Point.Lerp(places[at].Outer, places[at + 1].Outer, t),
             Point.Lerp(places[at].Inner, places[at + 1].Inner, t)
-        );
+        )
+        {
+            IsClipped = places[at].IsClipped || places[at + 1].IsClipped,
+        };
     }
 }

@@ -24,7 +24,12 @@ public static class InstructionSheet
             using var pen = new PdfPen(document, PageWidth, PageHeight, Margin);
             Head(pen, evaluated, photos);
             Cuts(pen, evaluated);
-            Steps(pen, evaluated);
+            foreach (var guide in evaluated.Guides)
+            {
+                Steps(pen, guide.Name + ", in a hooping of its own", guide.Program);
+                pen.Space(14);
+            }
+            Steps(pen, "Step by step", evaluated.Program);
             pen.Finish();
             document.Close();
         }
@@ -89,11 +94,11 @@ public static class InstructionSheet
         pen.Space(14);
     }
 
-    private static void Steps(PdfPen pen, Evaluated evaluated)
+    private static void Steps(PdfPen pen, string title, StitchProgram program)
     {
-        pen.Write("Step by step", 13, bold: true);
+        pen.Write(title, 13, bold: true);
         var number = 0;
-        foreach (var step in evaluated.Program.Steps)
+        foreach (var step in program.Steps)
         {
             number++;
             if (step is ProgramHands hands)
@@ -111,7 +116,7 @@ public static class InstructionSheet
             }
             else if (step is ProgramStitches stitches)
             {
-                var thread = evaluated.Program.Threads[stitches.Thread - 1].Name;
+                var thread = program.Threads[stitches.Thread - 1].Name;
                 var stop = stitches.StopAfter ? " Then the machine stops." : "";
                 pen.Write(
                     $"{number}. The machine sews the {stitches.Role} of {stitches.OwnerName} with {thread} (block {stitches.Block}).{stop}",

@@ -18,6 +18,7 @@ internal static class StitchListFormat
         [HandStepKind.Lay] = "lay",
         [HandStepKind.Trim] = "trim",
         [HandStepKind.Finish] = "finish",
+        [HandStepKind.CutOut] = "cut-out",
     };
 
     internal static readonly IReadOnlyDictionary<ClothKind, string> ClothKinds = new Dictionary<ClothKind, string>
@@ -27,6 +28,10 @@ internal static class StitchListFormat
         [ClothKind.Felt] = "felt",
         [ClothKind.Vinyl] = "vinyl",
         [ClothKind.Stabiliser] = "stabiliser",
+        [ClothKind.Denim] = "denim",
+        [ClothKind.Fleece] = "fleece",
+        [ClothKind.Jersey] = "jersey",
+        [ClothKind.Organza] = "organza",
     };
 
     internal static readonly IReadOnlyDictionary<ClothTexture, string> Textures = new Dictionary<ClothTexture, string>

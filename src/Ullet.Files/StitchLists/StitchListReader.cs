@@ -240,9 +240,13 @@ public sealed class StitchListReader
         var warning = NextIs("warning") ? Only("warning") : null;
         var note = NextIs("note") ? Only("note") : null;
         var changes = ImmutableArray.CreateBuilder<LayerChange>();
-        while (NextIs("lay") || NextIs("cut-back"))
+        while (NextIs("lay") || NextIs("cut-back") || NextIs("open"))
         {
-            changes.Add(NextIs("lay") ? Laid(Header("lay")) : new LayerTrimmed(CutBack(Header("cut-back")), Area()));
+            changes.Add(
+                NextIs("lay") ? Laid(Header("lay"))
+                : NextIs("open") ? new LayerOpened(LayerOf(Header("open")), Area())
+                : new LayerTrimmed(LayerOf(Header("cut-back")), Area())
+            );
         }
         return new ProgramHands(key, owner, kind, text, warning, note, hoopOff, changes.ToImmutable());
     }
@@ -263,11 +267,16 @@ public sealed class StitchListReader
         };
         line.Expect("face");
         var faceUp = line.OneOf(Faces, "face");
+        var isBeneath = line.HasMore;
+        if (isBeneath)
+        {
+            line.Expect("beneath");
+        }
         line.End();
-        return new LayerLaid(layer, name, cloth, faceUp, Area());
+        return new LayerLaid(layer, name, cloth, faceUp, Area()) { IsBeneath = isBeneath };
     }
 
-    private static string CutBack(StitchListLine line)
+    private static string LayerOf(StitchListLine line)
     {
         var layer = line.Word("the layer");
         line.End();

@@ -55,7 +55,7 @@ public static class StitchListWriter
             "step",
             Number(number),
             "stitch",
-            step.Role,
+            step.Role.Contains(' ') ? Quoted(step.Role) : step.Role,
             "key",
             step.Key.ToString(),
             "owner",
@@ -131,7 +131,9 @@ public static class StitchListWriter
                 cloth.Colour,
                 cloth.PatternColour ?? "none",
                 "face",
-                laid.FaceUp ? "up" : "down"
+                laid.IsBeneath ? (laid.FaceUp ? "up beneath" : "down beneath")
+                    : laid.FaceUp ? "up"
+                    : "down"
             );
             WriteArea(text, laid.Area);
         }
@@ -139,6 +141,11 @@ public static class StitchListWriter
         {
             Line(text, "cut-back", trimmed.LayerId);
             WriteArea(text, trimmed.Area);
+        }
+        else if (change is LayerOpened opened)
+        {
+            Line(text, "open", opened.LayerId);
+            WriteArea(text, opened.Area);
         }
     }
 

@@ -59,7 +59,7 @@ internal sealed class DemoProject
 
     internal Project Project { get; private set; }
 
-    /// <summary>Adds a piece with its cover's thread and width.</summary>
+    /// <summary>Adds a piece with its cover's thread and width, and its kind where that is no satin.</summary>
     internal DemoProject Piece(
         string name,
         ShapeSource shape,
@@ -68,7 +68,8 @@ internal sealed class DemoProject
         Method method,
         string thread,
         double? coverWidth = null,
-        PieceHole? hole = null
+        PieceHole? hole = null,
+        CoverSettings? cover = null
     )
     {
         Apply(
@@ -86,7 +87,7 @@ internal sealed class DemoProject
             new SetCover
             {
                 ElementId = id,
-                Cover = new CoverSettings { ThreadId = thread, Width = coverWidth },
+                Cover = (cover ?? new CoverSettings()) with { ThreadId = thread, Width = coverWidth },
             }
         );
         if (hole is not null)
@@ -135,6 +136,28 @@ internal sealed class DemoProject
                     ElementId = id,
                     Cover = new CoverSettings { ThreadId = thread, Width = coverWidth },
                 }
+        );
+        return this;
+    }
+
+    /// <summary>Sews its pieces stage by stage.</summary>
+    internal DemoProject Together()
+    {
+        Apply(new SetOrder { Order = StitchOrder.Together });
+        return this;
+    }
+
+    /// <summary>Keeps a named piece in place by other means than tape.</summary>
+    internal DemoProject Hold(string name, Holding holding)
+    {
+        var piece = Project.Elements.OfType<AppliqueElement>().First(element => element.Name == name);
+        Apply(
+            new SetMethod
+            {
+                ElementId = piece.Id,
+                Method = piece.Method,
+                Holding = holding,
+            }
         );
         return this;
     }

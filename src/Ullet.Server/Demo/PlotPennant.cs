@@ -2,7 +2,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>"Plot 14 pennant": a felt pennant with letters laid one by one and a line of writing.</summary>
+/// <summary>"Plot 14 pennant": a felt pennant edged with a motif, letters sewn together stage by stage, and a line of writing.</summary>
 internal static class PlotPennant
 {
     /// <summary>A pennant: straight top and sides, a notch below.</summary>
@@ -20,10 +20,19 @@ internal static class PlotPennant
 
     internal static Project Make() =>
         new DemoProject("Plot 14 pennant", 200, 200)
-            .Piece("Pennant", Pennant, new ElementBox(0, 0, 168, 184, 0), "straw", Method.CutBeforehand, "rust", 4)
+            .Piece(
+                "Pennant",
+                Pennant,
+                new ElementBox(0, 0, 168, 184, 0),
+                "straw",
+                Method.CutBeforehand,
+                "rust",
+                cover: new CoverSettings { Kind = CoverKind.Motif, MotifId = "picket" }
+            )
             .Words("Plot", "titan-one", 136, 0, -46, "beet", "plum", coverWidth: 3)
             .Nudge(2, 3, 8)
             .Words("14", "chango", 84, 0, 8, "carrot", "rust", LetteringUse.OnePiece, 3)
             .Words("Marrow Lane", "pacifico", 96, 0, 55, "beet", "slate", LetteringUse.StitchedOutline)
+            .Together()
             .Project;
 }

@@ -2,7 +2,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>"Shed-key tab": a felt tab with a hole for the ring and a heart on it.</summary>
+/// <summary>"Shed-key tab": a felt tab edged in blanket stitch, with a hole for the ring and a vinyl heart held by a bean stitch.</summary>
 internal static class ShedKeyTab
 {
     internal static Project Make() =>
@@ -14,8 +14,8 @@ internal static class ShedKeyTab
                 "straw",
                 Method.CutBeforehand,
                 "rust",
-                3,
-                new PieceHole(new EllipseShape(), 0, -28, 12, 12)
+                hole: new PieceHole(new EllipseShape(), 0, -28, 12, 12),
+                cover: new CoverSettings { Kind = CoverKind.Blanket }
             )
             .Piece(
                 "Heart",
@@ -24,7 +24,7 @@ internal static class ShedKeyTab
                 "barrow",
                 Method.CutBeforehand,
                 "plum",
-                2.6
+                cover: new CoverSettings { Kind = CoverKind.Bean }
             )
             .Project;
 }

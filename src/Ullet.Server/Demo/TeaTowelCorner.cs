@@ -2,7 +2,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>"Tea-towel corner": a carrot with its tops, and a small moon to sow by.</summary>
+/// <summary>"Tea-towel corner": a carrot in zigzag with tops that fray, and a moon to sow by in a window.</summary>
 internal static class TeaTowelCorner
 {
     /// <summary>A carrot: broad shoulders, a long taper to a blunt point.</summary>
@@ -19,33 +19,26 @@ internal static class TeaTowelCorner
 
     internal static Project Make() =>
         new DemoProject("Tea-towel corner", 100, 100)
+            .Piece("Left top", new LeafShape(), new ElementBox(-4, -26, 14, 34, -6), "leaf", Method.RawEdge, "fern")
+            .Piece("Right top", new LeafShape(), new ElementBox(16, -20, 14, 34, 48), "leaf", Method.RawEdge, "fern")
             .Piece(
-                "Left top",
-                new LeafShape(),
-                new ElementBox(-4, -26, 14, 34, -6),
-                "leaf",
-                Method.TrimInTheHoop,
-                "fern",
-                3
+                "Carrot",
+                Carrot,
+                new ElementBox(-10, 14, 27, 58, 28),
+                "carrot",
+                Method.CutBeforehand,
+                "rust",
+                cover: new CoverSettings { Kind = CoverKind.Zigzag }
             )
-            .Piece(
-                "Right top",
-                new LeafShape(),
-                new ElementBox(16, -20, 14, 34, 48),
-                "leaf",
-                Method.TrimInTheHoop,
-                "fern",
-                3
-            )
-            .Piece("Carrot", Carrot, new ElementBox(-10, 14, 27, 58, 28), "carrot", Method.TrimInTheHoop, "rust")
+            .Hold("Carrot", Holding.Fused)
             .Piece(
                 "Moon",
                 new CrescentShape(0.4),
                 new ElementBox(27, 26, 20, 29, 200),
+                "barrow",
+                Method.SetBehind,
                 "straw",
-                Method.CutBeforehand,
-                "straw",
-                2.6
+                3
             )
             .Project;
 }

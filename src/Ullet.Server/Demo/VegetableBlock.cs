@@ -14,7 +14,7 @@ internal static class VegetableBlock
                 "straw",
                 Method.CutBeforehand,
                 "rust",
-                4
+                cover: new CoverSettings { Kind = CoverKind.Motif, MotifId = "furrow" }
             )
             .Piece(
                 "Carrot leaf",
@@ -47,7 +47,7 @@ internal static class VegetableBlock
                 HarvestPatch.Beetroot,
                 new ElementBox(-22, 20, 72, 80, 0),
                 "beet",
-                Method.CutBeforehand,
+                Method.MarkedOnCloth,
                 "plum"
             )
             .Piece(

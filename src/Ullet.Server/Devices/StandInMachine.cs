@@ -85,7 +85,7 @@ public static class StandInMachine
                 file.Steps[i] switch
                 {
                     ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres),
-                    ProgramHands hands => Wait(i + 1, hands, seconds[i]),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i], Beneath(file, i)),
                     _ => throw new InvalidOperationException("Unknown kind of step."),
                 }
             );
@@ -102,6 +102,15 @@ public static class StandInMachine
             [.. file.Threads.Select(thread => new ThreadUse(thread.Number, thread.Name, metres[thread.Number]))]
         );
     }
+
+    /// <summary>The cloth laid beneath last, up to a step.</summary>
+    private static LayerLaid? Beneath(StitchProgram file, int step) =>
+        file
+            .Steps.Take(step + 1)
+            .OfType<ProgramHands>()
+            .SelectMany(hands => hands.Changes)
+            .OfType<LayerLaid>()
+            .LastOrDefault(laid => laid.IsBeneath);
 
     private static RehearsedStep Sew(int number, ProgramStitches step, double seconds, double[] metres)
     {
@@ -152,7 +161,11 @@ public static class StandInMachine
         );
     }
 
-    private static RehearsedStep Wait(int number, ProgramHands step, double seconds) =>
+    /// <param name="number">From 1.</param>
+    /// <param name="step">The file's step.</param>
+    /// <param name="seconds">How long it takes.</param>
+    /// <param name="beneath">The cloth that lies under the hooped one; a window shows it.</param>
+    private static RehearsedStep Wait(int number, ProgramHands step, double seconds, LayerLaid? beneath) =>
         new(
             number,
             StepKind.Hand,
@@ -170,26 +183,35 @@ public static class StandInMachine
             0,
             [],
             [
-                .. step.Changes.Select(change =>
-                    change switch
-                    {
-                        LayerLaid laid => new RehearsedLayer(
-                            laid.LayerId,
-                            laid.Name,
-                            laid.Cloth,
-                            laid.FaceUp,
-                            PathText.Of(laid.Area)
-                        ),
-                        LayerTrimmed trimmed => new RehearsedLayer(
-                            trimmed.LayerId,
-                            null,
-                            null,
-                            null,
-                            PathText.Of(trimmed.Area)
-                        ),
-                        _ => throw new InvalidOperationException("Unknown change of layers."),
-                    }
-                ),
+                .. step
+                    .Changes.Where(change => change is not LayerLaid { IsBeneath: true })
+                    .Select(change =>
+                        change switch
+                        {
+                            LayerOpened opened => new RehearsedLayer(
+                                beneath?.LayerId ?? opened.LayerId,
+                                beneath?.Name,
+                                beneath?.Cloth,
+                                beneath?.FaceUp,
+                                PathText.Of(opened.Area)
+                            ),
+                            LayerLaid laid => new RehearsedLayer(
+                                laid.LayerId,
+                                laid.Name,
+                                laid.Cloth,
+                                laid.FaceUp,
+                                PathText.Of(laid.Area)
+                            ),
+                            LayerTrimmed trimmed => new RehearsedLayer(
+                                trimmed.LayerId,
+                                null,
+                                null,
+                                null,
+                                PathText.Of(trimmed.Area)
+                            ),
+                            _ => throw new InvalidOperationException("Unknown change of layers."),
+                        }
+                    ),
             ]
         );
 }

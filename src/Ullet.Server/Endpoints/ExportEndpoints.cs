@@ -28,21 +28,30 @@ internal static class ExportEndpoints
         group.MapGet("packet.zip", Packet).WithName("getPacket");
     }
 
-    private static Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchList(
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchList(
         string id,
         Evaluations evaluations,
-        CancellationToken cancellation
-    ) =>
-        evaluations.File(
-            id,
-            (evaluated, _) =>
-                (
-                    StitchListExport.Make(evaluated.Program),
-                    "text/plain; charset=utf-8",
-                    FileNames.StitchList(evaluated)
-                ),
-            cancellation
+        CancellationToken cancellation,
+        string? hooping = null
+    )
+    {
+        if (await evaluations.Of(id, cancellation) is not { } evaluated)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        if (evaluated.ProgramOf(hooping) is not { } program)
+        {
+            return Problems.Of(
+                new Refusal("hooping-unknown", "hooping", $"There is no hooping \"{hooping}\" in this project.")
+            );
+        }
+        var name = ReferenceEquals(program, evaluated.Program) ? null : program.HoopingName;
+        return TypedResults.File(
+            StitchListExport.Make(program),
+            "text/plain; charset=utf-8",
+            FileNames.StitchList(evaluated, name)
         );
+    }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> CutSvg(
         string id,
@@ -141,6 +150,10 @@ internal static class ExportEndpoints
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
             Add(zip, FileNames.StitchList(evaluated), StitchListExport.Make(evaluated.Program));
+            foreach (var guide in evaluated.Guides)
+            {
+                Add(zip, FileNames.StitchList(evaluated, guide.Name), StitchListExport.Make(guide.Program));
+            }
             foreach (var sheet in evaluated.Sheets)
             {
                 Add(zip, FileNames.Cut(evaluated, sheet, null), CutExport.Sheet(sheet));

@@ -7,7 +7,10 @@ namespace Ullet.Server.Endpoints;
 /// <summary>Names of exported files: project, size, and cloth or piece.</summary>
 internal static class FileNames
 {
-    internal static string StitchList(Evaluated evaluated) => Stem(evaluated) + ".ulst";
+    /// <param name="evaluated">The project.</param>
+    /// <param name="hooping">The name of a hooping besides the project's own, or null.</param>
+    internal static string StitchList(Evaluated evaluated, string? hooping = null) =>
+        Stem(evaluated) + (hooping is null ? "" : " " + Slug(hooping)) + ".ulst";
 
     internal static string Project(Evaluated evaluated) => Slug(evaluated.Project.Title) + ".ullet";
 

@@ -77,7 +77,7 @@ internal static class FontEndpoints
         {
             return Problems.Of(refusal);
         }
-        var cover = StageNumbers.Satin(request.Cover ?? new CoverSettings());
+        var cover = CoverChoice.Of(request.Cover ?? new CoverSettings(), ClothPreset.Of(null));
         return TypedResults.Ok(
             fonts.Entries.Select(entry => Sample(entry, request, cover, evaluator)).ToImmutableArray()
         );
@@ -86,7 +86,7 @@ internal static class FontEndpoints
     private static FontSample Sample(
         FontEntry entry,
         SampleRequest request,
-        Core.Stitches.SatinNumbers cover,
+        Core.Stitches.CoverNumbers cover,
         Evaluator evaluator
     )
     {

@@ -6,6 +6,8 @@ using Ullet.Core.Edits;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 using Ullet.Files.Fonts;
+using Ullet.Server.Documents;
+using Ullet.Server.Scenes;
 
 namespace Ullet.Server.Endpoints;
 
@@ -17,19 +19,60 @@ public sealed record Catalogue(
     ImmutableArray<ShapeChoice> Shapes,
     ImmutableArray<OperationChoice> Operations,
     ImmutableArray<MethodChoice> Methods,
+    ImmutableArray<CoverChoiceDto> Covers,
+    ImmutableArray<MotifChoice> Motifs,
+    ImmutableArray<ClothChoice> ClothKinds,
     NumberRange CoverWidth,
     NumberRange CoverSpacing,
+    NumberRange OpenSpacing,
     NumberRange CoverInsideShare,
     NumberRange Compensation,
     NumberRange RunLength,
+    NumberRange UnitLength,
+    NumberRange BeanInset,
+    NumberRange CutAllowance,
     string UsualFontId
 );
+
+/// <summary>A kind of cover.</summary>
+/// <param name="Id">The kind.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Summary">What it is for, in a sentence.</param>
+public sealed record CoverChoiceDto(CoverKind Id, string Name, string Summary);
+
+/// <summary>A decorative unit.</summary>
+/// <param name="Id">Names it in documents.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Length">Its usual length, mm.</param>
+/// <param name="Path">Three of it in a row as SVG path data, 36 wide and 12 high.</param>
+public sealed record MotifChoice(string Id, string Name, double Length, string Path);
+
+/// <summary>A kind of cloth with what its preset says.</summary>
+public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, string? Topping, string Needle);
+
+/// <summary>A stage of a method as it is called there.</summary>
+public sealed record StageChoice(StageRole Role, string Name);
 
 /// <param name="Name">What it is called.</param>
 /// <param name="Shape">The generator with its usual numbers.</param>
 public sealed record ShapeChoice(string Name, ShapeSource Shape);
 
-public sealed record MethodChoice(Method Id, string Name, string Summary);
+/// <param name="Id">The method.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Summary">What it is for, in a sentence.</param>
+/// <param name="Stages">Its stages in order.</param>
+/// <param name="CutsToSize">True when the piece is cut to its finished size.</param>
+/// <param name="Lays">True when hands lay the cloth, so that what holds it matters.</param>
+/// <param name="OnlyCover">The only cover that it can have, or null.</param>
+public sealed record MethodChoice(
+    Method Id,
+    string Name,
+    string Summary,
+    ImmutableArray<StageChoice> Stages,
+    bool CutsToSize,
+    bool Lays,
+    CoverKind? OnlyCover
+);
 
 public sealed record NumberRange(double Least, double Most, double Usual);
 
@@ -63,12 +106,43 @@ internal static class ReferenceEndpoints
             }.Select(shape => new ShapeChoice(AddPiece.ShapeName(shape), shape)),
         ],
         OperationChoice.All,
-        [.. AppliqueMethods.All.Select(method => new MethodChoice(method.Id, method.Name, method.Summary))],
+        [
+            .. AppliqueMethods.All.Select(method => new MethodChoice(
+                method.Id,
+                method.Name,
+                method.Summary,
+                [.. method.Stages.Select(role => new StageChoice(role, method.StageWords(role)))],
+                method.CutsToSize,
+                method.Stages.Contains(StageRole.Placement),
+                method.OnlyCover
+            )),
+        ],
+        CoverWords.All,
+        [.. Motif.All.Select(motif => new MotifChoice(motif.Id, motif.Name, motif.Length, CoverWords.PathOf(motif)))],
+        [
+            .. Enum.GetValues<ClothKind>()
+                .Select(kind =>
+                {
+                    var cloth = Stuff.Cloth("", "", "#ffffff", kind, ClothTexture.Plain);
+                    var preset = ClothPreset.Of(cloth);
+                    return new ClothChoice(
+                        kind,
+                        CoverWords.NameOf(kind),
+                        preset.Stabiliser,
+                        preset.Topping,
+                        preset.Needle
+                    );
+                }),
+        ],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),
+        Range(StitchRanges.OpenSpacing, StitchDefaults.ZigzagSpacing),
         Range(StitchRanges.CoverInsideShare, StitchDefaults.CoverInsideShare),
         Range(StitchRanges.PullCompensation, StitchDefaults.PullCompensation),
         Range(StitchRanges.RunLength, StitchDefaults.RunLength),
+        Range(StitchRanges.UnitLength, StitchDefaults.BlanketSpacing),
+        Range(StitchRanges.BeanInset, StitchDefaults.BeanInset),
+        Range(StitchRanges.CutAllowance, 0),
         FontShelf.UsualId
     );
 

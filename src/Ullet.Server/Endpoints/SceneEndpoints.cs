@@ -1,6 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -17,6 +16,7 @@ internal static class SceneEndpoints
         var group = app.MapGroup("/api/projects/{id}").WithTags("Scene");
         group.MapGet("scene", Scene).WithName("getScene");
         group.MapGet("elements/{elementId}/form", Form).WithName("getForm");
+        group.MapGet("maps/{kind}", StitchMap).WithName("getMap");
         group
             .MapGet("steps/{stepKey}/stitches", Stitches)
             .WithName("getStitches")
@@ -66,21 +66,29 @@ internal static class SceneEndpoints
                 new Refusal("element-unknown", "elementId", $"There is no element \"{elementId}\" in this project.")
             );
         }
-        var stretches = evaluator
-            .StretchesOf(heads.Of(head, cancellation), elementId)
-            .Select(stretch =>
-            {
-                var middle = stretch.Middle;
-                return new StretchDto(
-                    PathText.Of(stretch.Points),
-                    middle.X,
-                    middle.Y,
-                    stretch.Length,
-                    stretch.IsCovered,
-                    stretch.IsByHand
-                );
-            });
-        return TypedResults.Ok(new FormDto(NodeLines.Of(element) ?? [], [.. stretches]));
+        return TypedResults.Ok(FormDtos.Of(element, heads.Of(head, cancellation), evaluator));
+    }
+
+    /// <summary>A map of the whole design.</summary>
+    private static async Task<Results<Ok<MapDto>, ProblemHttpResult>> StitchMap(
+        string id,
+        string kind,
+        DocumentHistory history,
+        EvaluatedHeads heads,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var evaluated = heads.Of(head, cancellation);
+        return kind switch
+        {
+            "density" => TypedResults.Ok(MapDtos.Density(evaluated)),
+            "coverage" => TypedResults.Ok(MapDtos.Coverage(evaluated)),
+            _ => Problems.Of(new Refusal("map-unknown", "kind", "A map shows \"density\" or \"coverage\".")),
+        };
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stitches(
@@ -114,8 +122,15 @@ internal static class SceneEndpoints
 
     private static byte[]? Find(Evaluated? evaluated, string stepKey, string key)
     {
-        var parsed = StepKey.Parse(stepKey);
-        var step = evaluated?.Program.Steps.OfType<ProgramStitches>().FirstOrDefault(step => step.Key == parsed);
-        return step is not null && StitchBytes.KeyOf(step) == key ? StitchBytes.Of(step) : null;
+        var parsed = StepKey.Parse(stepKey.Split(SceneBuilder.StepPart)[0]);
+        var programs = evaluated is null
+            ? []
+            : evaluated.Guides.Select(guide => guide.Program).Prepend(evaluated.Program);
+        var step = programs
+            .SelectMany(program => program.Steps)
+            .OfType<ProgramStitches>()
+            .Where(step => step.Key == parsed)
+            .FirstOrDefault(step => StitchBytes.KeyOf(step) == key);
+        return step is null ? null : StitchBytes.Of(step);
     }
 }

@@ -15,8 +15,8 @@ internal sealed class ElementDtos(Evaluator evaluator)
     {
         var outline = evaluated.Outlines[element.Id];
         var cloth = element as AppliqueElement;
-        var satin = StageNumbers.Satin(cloth?.Stages.Cover ?? new CoverSettings());
-        var inset = cloth is null ? 0 : StageNumbers.TackInset(cloth);
+        var cover = cloth is null ? null : CoverChoice.Of(cloth, evaluated.Project);
+        var inset = cloth is null ? 0 : StageNumbers.TackInset(cloth, evaluated.Project.FindCloth(cloth.ClothId));
         var holes = (element as Piece)?.Holes ?? [];
         var pieces = evaluated.PiecesOf(element.Id).ToList();
         string Moved(double distance) =>
@@ -45,21 +45,14 @@ internal sealed class ElementDtos(Evaluator evaluator)
             (element as Piece)?.Shape,
             holes.Length == 1 ? holes[0] : null,
             holes.Length,
-            cloth is null
-                ? null
-                : new ClothDto(
-                    cloth.ClothId,
-                    cloth.Method,
-                    new StagesDto(cloth.Stages.Placement, cloth.Stages.TackDown, cloth.Stages.Cover),
-                    satin,
-                    inset,
-                    StitchDefaults.RunLength
-                ),
+            cloth is null ? null : ClothDtoOf(cloth, cover!, inset),
             element is Words words ? WordsOf(words) : null,
             (element as StitchedLine)?.Stitching,
             PathText.Of(outline),
-            Moved(-inset),
-            string.Concat(pieces.Select(piece => PathText.Of(CoverArea.Of(piece, satin)))),
+            cloth is not null && AppliqueMethods.Of(cloth.Method).Stages.Contains(StageRole.TackDown)
+                ? Moved(-inset)
+                : "",
+            string.Concat(pieces.Select(piece => PathText.Of(CoverArea.Of(piece, cover!)))),
             string.Concat(
                 evaluated
                     .Sheets.SelectMany(sheet => sheet.Shapes)
@@ -92,6 +85,35 @@ internal sealed class ElementDtos(Evaluator evaluator)
                     .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
                     .Select(other => other.Id),
             ]
+        );
+    }
+
+    private static ClothDto ClothDtoOf(AppliqueElement cloth, CoverNumbers cover, double inset)
+    {
+        var (method, band) = (AppliqueMethods.Of(cloth.Method), cover.Band);
+        return new ClothDto(
+            cloth.ClothId,
+            cloth.Method,
+            cloth.Holding,
+            method.CutsToSize ? cloth.CutAllowance ?? 0 : null,
+            new StagesDto(cloth.Stages.CutGuide, cloth.Stages.Placement, cloth.Stages.TackDown, cloth.Stages.Cover),
+            new CoverDto(
+                cover.Kind,
+                band.Width,
+                band.Spacing,
+                method.CoverLiesOnGround ? 1 - band.InsideShare : band.InsideShare,
+                band.Compensation,
+                cover.MotifId,
+                cover.UnitLength,
+                Math.Abs(cover.Inset),
+                cover.Passes,
+                band.UnderlayKinds.HasFlag(UnderlayKinds.CentreRun),
+                band.UnderlayKinds.HasFlag(UnderlayKinds.EdgeRuns),
+                band.UnderlayKinds.HasFlag(UnderlayKinds.Zigzag)
+            ),
+            Math.Abs(inset),
+            StitchDefaults.RunLength,
+            cloth.CutAllowance is null && cloth.Stages.IsAsFirstSet
         );
     }
 

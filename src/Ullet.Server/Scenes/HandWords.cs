@@ -11,6 +11,7 @@ internal static class HandWords
             HandStepKind.HoopUp => "hoop up",
             HandStepKind.Lay => "lay",
             HandStepKind.Trim => "trim",
+            HandStepKind.CutOut => "cut out",
             _ => "finish",
         };
 }

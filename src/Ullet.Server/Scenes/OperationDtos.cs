@@ -17,7 +17,9 @@ internal sealed class OperationDtos(Evaluator evaluator)
                 var made = evaluated
                     .Shapes[element.Id]
                     .Operations.FirstOrDefault(result => ReferenceEquals(result.Operation, operation));
-                var left = made is null ? [] : evaluator.LeftoversOf(element, made.Outline, made.Key).All;
+                var left = made is null
+                    ? []
+                    : evaluator.LeftoversOf(element, evaluated.Project, made.Outline, made.Key).All;
                 return new OperationDto(
                     operation,
                     OperationNames.Of(operation),
@@ -37,7 +39,7 @@ internal sealed class OperationDtos(Evaluator evaluator)
             :
             [
                 .. evaluator
-                    .LeftoversOf(element, shaped.Outline, shaped.Key)
+                    .LeftoversOf(element, evaluated.Project, shaped.Outline, shaped.Key)
                     .All.Select(left => new LeftoverDto(
                         left.Kind,
                         left.At.X,
@@ -46,7 +48,7 @@ internal sealed class OperationDtos(Evaluator evaluator)
                         left.Place.Area,
                         PathText.Of([left.Place]),
                         LeftoverMends.Removal(left, element),
-                        LeftoverMends.Widening(left, element)
+                        LeftoverMends.Widening(left, element, evaluated.Project)
                     )),
             ];
     }
@@ -72,8 +74,11 @@ internal sealed class OperationDtos(Evaluator evaluator)
     /// <summary>What the reveal is measured between.</summary>
     private static string Between(Element element, Carve carve, Project project)
     {
-        var own = FinishedEdge.Beyond(element);
-        var theirs = carve.SourceIds.Select(project.Find).OfType<Element>().Max(FinishedEdge.Beyond);
+        var own = FinishedEdge.Beyond(element, project);
+        var theirs = carve
+            .SourceIds.Select(project.Find)
+            .OfType<Element>()
+            .Max(source => FinishedEdge.Beyond(source, project));
         return own + theirs < 0.001
             ? "Measured between bare outlines: nothing is stitched over these edges."
             : $"Measured between finished edges: {own:0.0#} mm of this cover and {theirs:0.0#} mm of theirs are counted in.";

@@ -5,6 +5,7 @@ using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
 using Ullet.Core.Timing;
 using Ullet.Server.Documents;
 
@@ -42,66 +43,89 @@ public sealed class SceneBuilder(Evaluator evaluator)
             project.Cloths,
             project.Threads,
             [.. project.Elements.Select(element => elements.Build(element, evaluated))],
-            Steps(evaluated),
+            Steps(evaluated.RunSheet, program),
             [.. evaluated.Findings.Select(Finding)],
             [.. evaluated.Sheets.Select(Sheet)],
             Size(evaluated.DesignBounds()),
             program.StitchCount,
             program.StopCount,
             StepTimes.Of(program).Sum(),
-            DrawingSummary.Of(evaluated)
+            DrawingSummary.Of(evaluated),
+            project.RunSheet.Order,
+            new StopsDto(evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together]),
+            [
+                .. evaluated.Guides.Select(guide => new GuideDto(
+                    guide.Id,
+                    guide.Name,
+                    Steps(guide.RunSheet, guide.Program),
+                    guide.Program.StitchCount,
+                    guide.Program.StopCount,
+                    StepTimes.Of(guide.Program).Sum()
+                )),
+            ]
         );
     }
 
-    private static ImmutableArray<StepDto> Steps(Evaluated evaluated)
+    private static ImmutableArray<StepDto> Steps(RunSheet sheet, StitchProgram program)
     {
-        var seconds = StepTimes.Of(evaluated.Program);
-        var threads = evaluated
-            .RunSheet.Steps.OfType<Core.RunSheets.StitchStep>()
-            .ToDictionary(step => step.Key, step => step.Stage.ThreadId);
-        return
-        [
-            .. evaluated.Program.Steps.Select(
-                (step, i) =>
-                    step switch
-                    {
-                        ProgramStitches sewn => new StepDto(
-                            sewn.Key.ToString(),
-                            StepKind.Stitch,
-                            sewn.Key.OwnerId,
-                            sewn.OwnerName,
-                            sewn.Role,
-                            null,
-                            null,
-                            null,
-                            null,
-                            threads[sewn.Key],
-                            seconds[i],
-                            sewn.StitchCount,
-                            sewn.StopAfter,
-                            StitchBytes.KeyOf(sewn)
-                        ),
-                        ProgramHands hands => new StepDto(
-                            hands.Key.ToString(),
-                            StepKind.Hand,
-                            hands.Key.OwnerId,
-                            hands.OwnerName,
-                            HandWords.Of(hands.Kind),
-                            hands.Text,
-                            hands.Warning,
-                            hands.Note,
-                            hands.Kind,
-                            null,
-                            seconds[i],
-                            0,
-                            false,
-                            null
-                        ),
-                        _ => throw new InvalidOperationException("Unknown kind of step."),
-                    }
-            ),
-        ];
+        var seconds = StepTimes.Of(program);
+        var threads = sheet.Steps.OfType<StitchStep>().ToDictionary(step => step.Key, step => step.Stage.ThreadId);
+        var parts = new Dictionary<StepKey, int>();
+        return [.. program.Steps.Select((step, i) => Step(step, seconds[i], program, threads, parts))];
     }
+
+    private static StepDto Step(
+        ProgramStep step,
+        double seconds,
+        StitchProgram program,
+        Dictionary<StepKey, string> threads,
+        Dictionary<StepKey, int> parts
+    )
+    {
+        if (step is ProgramHands hands)
+        {
+            return new StepDto(
+                hands.Key.ToString(),
+                StepKind.Hand,
+                hands.Key.OwnerId,
+                hands.OwnerName,
+                HandWords.Of(hands.Kind),
+                hands.Text,
+                hands.Warning,
+                hands.Note,
+                hands.Kind,
+                null,
+                null,
+                seconds,
+                0,
+                false,
+                null
+            );
+        }
+        var sewn = (ProgramStitches)step;
+        // A step with several threads comes in several blocks; each is a line of its own here.
+        var part = parts[sewn.Key] = parts.GetValueOrDefault(sewn.Key, -1) + 1;
+        return new StepDto(
+            part == 0 ? sewn.Key.ToString() : $"{sewn.Key}{StepPart}{part}",
+            StepKind.Stitch,
+            sewn.Key.OwnerId,
+            sewn.OwnerName,
+            part == 0 ? sewn.Role : $"{sewn.Role}, another thread",
+            null,
+            null,
+            null,
+            null,
+            part == 0 ? threads[sewn.Key] : null,
+            program.Threads[sewn.Thread - 1].Colour,
+            seconds,
+            sewn.StitchCount,
+            sewn.StopAfter,
+            StitchBytes.KeyOf(sewn)
+        );
+    }
+
+    /// <summary>Stands between a step's key and the number of its block, from the second one on.</summary>
+    internal const char StepPart = '~';
 
     private static FindingDto Finding(Finding finding) =>
         new(

@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
+using Ullet.Core.Applique;
 using Ullet.Core.Findings;
 using Ullet.Core.Layers;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Server.Scenes;
 
@@ -27,7 +27,29 @@ public sealed record SceneDto(
     int StitchCount,
     int StopCount,
     double Seconds,
-    string Summary
+    string Summary,
+    StitchOrder Order,
+    StopsDto Stops,
+    ImmutableArray<GuideDto> Guides
+);
+
+/// <summary>How often the machine stops for hands in either order of the pieces.</summary>
+public sealed record StopsDto(int OneByOne, int Together);
+
+/// <summary>A hooping in which pieces are marked on their own cloth.</summary>
+/// <param name="Id">Names it for the stitch file's address.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Steps">Its steps.</param>
+/// <param name="StitchCount">Needle points.</param>
+/// <param name="StopCount">Stops.</param>
+/// <param name="Seconds">How long it takes.</param>
+public sealed record GuideDto(
+    string Id,
+    string Name,
+    ImmutableArray<StepDto> Steps,
+    int StitchCount,
+    int StopCount,
+    double Seconds
 );
 
 public sealed record HoopingDto(
@@ -165,7 +187,12 @@ public sealed record LeftoverDto(
 /// <summary>What is asked of one element while its nodes or edges are worked on.</summary>
 /// <param name="Lines">Its lines as nodes; none for an element that is not drawn.</param>
 /// <param name="Stretches">Its edge between corners, covered and open.</param>
-public sealed record FormDto(ImmutableArray<NodeLine> Lines, ImmutableArray<StretchDto> Stretches);
+/// <param name="EdgeMatch">How well its cover holds the cut edge; null without a cover.</param>
+public sealed record FormDto(
+    ImmutableArray<NodeLine> Lines,
+    ImmutableArray<StretchDto> Stretches,
+    EdgeMatchDto? EdgeMatch
+);
 
 /// <summary>A stretch of edge.</summary>
 /// <param name="Path">Its line.</param>
@@ -174,23 +201,117 @@ public sealed record FormDto(ImmutableArray<NodeLine> Lines, ImmutableArray<Stre
 /// <param name="Length">mm.</param>
 /// <param name="IsCovered">Under something: no cover.</param>
 /// <param name="IsByHand">Set by hand.</param>
-public sealed record StretchDto(string Path, double X, double Y, double Length, bool IsCovered, bool IsByHand);
+/// <param name="Cover">Numbers of its own that its cover has; null for none.</param>
+public sealed record StretchDto(
+    string Path,
+    double X,
+    double Y,
+    double Length,
+    bool IsCovered,
+    bool IsByHand,
+    CoverStretch? Cover
+);
 
 /// <summary>How an element of cloth is applied.</summary>
 /// <param name="Id">Its cloth.</param>
 /// <param name="Method">How it is applied.</param>
+/// <param name="Holding">What keeps it in place.</param>
+/// <param name="CutAllowance">How much larger it is cut where it is cut to size, mm; null for a method that cuts none.</param>
 /// <param name="Stages">What was set by hand.</param>
-/// <param name="Satin">The cover's numbers as they hold.</param>
+/// <param name="Cover">The cover as it holds.</param>
 /// <param name="TackInset">The tack-down's inset as it holds, mm.</param>
 /// <param name="RunLength">Stitch length of a run where none is set, mm.</param>
+/// <param name="IsAsFirstSet">True when nothing of its stages was set by hand.</param>
 public sealed record ClothDto(
     string Id,
     Method Method,
+    Holding Holding,
+    double? CutAllowance,
     StagesDto Stages,
-    SatinNumbers Satin,
+    CoverDto Cover,
     double TackInset,
-    double RunLength
+    double RunLength,
+    bool IsAsFirstSet
 );
+
+/// <summary>A cover as it holds: what was set by hand, else the presets. Lengths in mm.</summary>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Width">Width as sewn.</param>
+/// <param name="Spacing">Between neighbouring holes on one side.</param>
+/// <param name="InsideShare">Share inside the outline; of a cloth set behind, on the ground.</param>
+/// <param name="Compensation">Pull compensation on each side.</param>
+/// <param name="MotifId">The unit of a motif cover.</param>
+/// <param name="UnitLength">Length of a unit or a stitch.</param>
+/// <param name="Inset">How far inside the outline a bean line runs.</param>
+/// <param name="Passes">How often a bean line is sewn over.</param>
+/// <param name="CentreRun">Underlay along the middle.</param>
+/// <param name="EdgeRuns">Underlay along the sides.</param>
+/// <param name="Zigzag">Underlay across.</param>
+public sealed record CoverDto(
+    CoverKind Kind,
+    double Width,
+    double Spacing,
+    double InsideShare,
+    double Compensation,
+    string? MotifId,
+    double UnitLength,
+    double Inset,
+    int Passes,
+    bool CentreRun,
+    bool EdgeRuns,
+    bool Zigzag
+);
+
+/// <summary>The edge match of a piece, for the chart in its card and along its edge.</summary>
+/// <param name="Piece">The piece of cloth that it is worst for.</param>
+/// <param name="Wanted">Bite wanted, mm.</param>
+/// <param name="Holds">True when it suffices everywhere.</param>
+/// <param name="Margins">Places along that piece's edge, ring by ring.</param>
+/// <param name="Worst">The place with least to spare.</param>
+/// <param name="Elsewhere">Places of the element's other pieces.</param>
+/// <param name="Mends">Changes of one number that make it hold.</param>
+public sealed record EdgeMatchDto(
+    string Piece,
+    double Wanted,
+    bool Holds,
+    ImmutableArray<MarginDto> Margins,
+    MarginDto Worst,
+    ImmutableArray<MarginDto> Elsewhere,
+    ImmutableArray<EdgeMendDto> Mends
+);
+
+/// <summary>How much cover is left at a place of the cut edge, mm.</summary>
+/// <param name="X">The place.</param>
+/// <param name="Y">The place.</param>
+/// <param name="Ring">Which edge of the piece.</param>
+/// <param name="Along">Distance along it.</param>
+/// <param name="Bite">Cover inside the edge.</param>
+/// <param name="Beyond">Cover outside it; null for a line that hides none.</param>
+/// <param name="Spare">How much more there is than wanted; below 0 where something is missing.</param>
+public sealed record MarginDto(double X, double Y, int Ring, double Along, double Bite, double? Beyond, double Spare);
+
+/// <summary>A change that makes the edge match hold.</summary>
+public sealed record EdgeMendDto(string Label, EdgeNumber Number, double Value);
+
+/// <summary>A map over the wall.</summary>
+/// <param name="Cell">Side of a cell, mm.</param>
+/// <param name="X">Left edge, mm.</param>
+/// <param name="Y">Upper edge, mm.</param>
+/// <param name="Columns">How many columns.</param>
+/// <param name="Levels">A level for each cell, row by row, as base64 bytes; 0 for nothing to show.</param>
+/// <param name="Legend">What each level from 1 on means, and how much of the map has it.</param>
+public sealed record MapDto(
+    double Cell,
+    double X,
+    double Y,
+    int Columns,
+    string Levels,
+    ImmutableArray<LegendDto> Legend
+);
+
+/// <param name="Name">What it means.</param>
+/// <param name="Area">mm² with this level.</param>
+public sealed record LegendDto(string Name, double Area);
 
 /// <summary>How words are set.</summary>
 /// <param name="Text">The words.</param>
@@ -245,7 +366,7 @@ public sealed record LetterDto(
 );
 
 /// <summary>What was set by hand for each stage.</summary>
-public sealed record StagesDto(RunSettings Placement, RunSettings TackDown, CoverSettings Cover);
+public sealed record StagesDto(RunSettings CutGuide, RunSettings Placement, RunSettings TackDown, CoverSettings Cover);
 
 public enum StepKind
 {
@@ -263,7 +384,8 @@ public enum StepKind
 /// <param name="Warning">What must not go wrong.</param>
 /// <param name="Note">The user's own line.</param>
 /// <param name="HandKind">The kind of hand step.</param>
-/// <param name="ThreadId">The thread of a stitch step.</param>
+/// <param name="ThreadId">The thread of a stitch step; null where one block of it has another.</param>
+/// <param name="ThreadColour">The colour of the thread that is sewn with, #rrggbb.</param>
 /// <param name="Seconds">How long it takes.</param>
 /// <param name="StitchCount">Needle points.</param>
 /// <param name="StopAfter">True when the machine stops after it.</param>
@@ -279,6 +401,7 @@ public sealed record StepDto(
     string? Note,
     HandStepKind? HandKind,
     string? ThreadId,
+    string? ThreadColour,
     double Seconds,
     int StitchCount,
     bool StopAfter,

@@ -70,9 +70,13 @@ public sealed class MethodTests
     }
 
     [Theory]
-    [InlineData(Method.TrimInTheHoop, 12, false)]
-    [InlineData(Method.CutBeforehand, 0, true)]
-    public void Method_SaysWhatItWantsCut(Method method, double allowance, bool toSize)
+    [InlineData(Method.TrimInTheHoop, 12.0, false)]
+    [InlineData(Method.CutBeforehand, 0.0, true)]
+    [InlineData(Method.MarkedOnCloth, null, true)]
+    [InlineData(Method.LaidFirst, null, false)]
+    [InlineData(Method.RawEdge, 12.0, false)]
+    [InlineData(Method.SetBehind, 12.0, false)]
+    public void Method_SaysWhatItWantsCut(Method method, double? allowance, bool toSize)
     {
         var known = AppliqueMethods.Of(method);
         Assert.Equal((allowance, toSize), (known.CutAllowance, known.CutsToSize));
@@ -82,7 +86,9 @@ public sealed class MethodTests
     [Fact]
     public void Shift_OfTrimming_IsOneSidedFromTheTackDown()
     {
-        var shift = AppliqueMethods.Of(Method.TrimInTheHoop).Shift(0.8);
+        var shift = AppliqueMethods
+            .Of(Method.TrimInTheHoop)
+            .Shift(0.8, SampleProject.With(new HeartShape()).Elements.OfType<Piece>().Single());
         Assert.Equal(0.5, shift.Inwards, 9);
         Assert.Equal(0.7, shift.Outwards, 9);
     }

@@ -7,7 +7,10 @@ namespace Ullet.Core.Tests.Applique;
 public sealed class StrokeFitTests
 {
     /// <summary>3.5 wide, 60 % inside: 4.2 from both edges, and 1 of cloth between.</summary>
-    private static readonly Core.Stitches.SatinNumbers Usual = StageNumbers.Satin(new CoverSettings());
+    private static readonly Core.Stitches.CoverNumbers Usual = CoverChoice.Of(
+        new CoverSettings(),
+        ClothPreset.Of(null)
+    );
 
     [Theory]
     [InlineData(6, 8, StrokeVerdict.Fits)]
@@ -24,7 +27,10 @@ public sealed class StrokeFitTests
     {
         var strokes = new InnerWidth(3.6, 4);
         Assert.Equal(StrokeVerdict.TooThin, StrokeFit.Judge(strokes, Usual));
-        Assert.Equal(StrokeVerdict.Fits, StrokeFit.Judge(strokes, StageNumbers.Satin(new CoverSettings { Width = 2 })));
+        Assert.Equal(
+            StrokeVerdict.Fits,
+            StrokeFit.Judge(strokes, CoverChoice.Of(new CoverSettings { Width = 2 }, ClothPreset.Of(null)))
+        );
         Assert.Equal(StrokeVerdict.TooThin, StrokeFit.Judge(null, Usual));
     }
 }

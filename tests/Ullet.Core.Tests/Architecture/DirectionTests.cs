@@ -19,6 +19,7 @@ public sealed partial class DirectionTests
         "Applique",
         "RunSheets",
         "Program",
+        "Maps",
         "Cutting",
         "Timing",
         "Findings",

@@ -70,8 +70,8 @@ public sealed class NeedleWriterTests
     public void Section_ThatGoesOn_IsNotCut()
     {
         var writer = new NeedleWriter();
-        var first = writer.Write(new StepStitches([Run(0, 0, 0)], []), false, sectionEnds: false);
-        var second = writer.Write(new StepStitches([Run(0, 10, 0)], []), false, sectionEnds: true);
+        var first = writer.Write(new StepStitches([Run(0, 0, 0)], []), false, sectionEnds: false).Single().Commands;
+        var second = writer.Write(new StepStitches([Run(0, 10, 0)], []), false, sectionEnds: true).Single().Commands;
         Assert.DoesNotContain(first, command => command.Kind == NeedleKind.Trim);
         Assert.DoesNotContain(second, command => command.Kind == NeedleKind.Jump);
         Assert.Equal(NeedleKind.Trim, second[^1].Kind);
@@ -88,7 +88,7 @@ public sealed class NeedleWriterTests
     }
 
     private static ImmutableArray<NeedleCommand> Write(bool showsOnTop, params StitchRun[] runs) =>
-        new NeedleWriter().Write(new StepStitches([.. runs], []), showsOnTop, sectionEnds: true);
+        new NeedleWriter().Write(new StepStitches([.. runs], []), showsOnTop, sectionEnds: true).Single().Commands;
 
     /// <summary>A run of 8 mm to the right from a place.</summary>
     private static StitchRun Run(int edge, double x, double y) =>

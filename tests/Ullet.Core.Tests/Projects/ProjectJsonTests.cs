@@ -80,11 +80,46 @@ public sealed class ProjectJsonTests
         Assert.True(project.Elements[2].IsConstruction);
         Assert.Equal(NodeKind.Symmetric, ((DrawnShape)((Piece)project.Elements[3]).Shape).Lines[0].Curves[0].Node);
         Assert.Equal(new EdgeTouch(new Spot(0.5, 0), true), Assert.Single(((Piece)project.Elements[3]).EdgeTouches));
+        Assert.Equal(
+            (StitchOrder.OneByOne, Holding.Taped),
+            (project.RunSheet.Order, ((Piece)project.Elements[3]).Holding)
+        );
+    }
+
+    [Fact]
+    public void Read_OfTheGoldenFileOfSchema4_StillWorks()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-4.json"));
+        var project = ProjectJson.Read(golden).Value;
+        Assert.Equal(StitchOrder.Together, project.RunSheet.Order);
+        Assert.Equal((Method.RawEdge, CoverKind.Motif), (project.Habits.Method, project.Habits.CoverKind));
+        var piece = (Piece)project.Elements[0];
+        Assert.Equal((Method.MarkedOnCloth, Holding.Fused, 0.4), (piece.Method, piece.Holding, piece.CutAllowance));
+        Assert.Equal(TackKind.Zigzag, piece.Stages.TackDown.Kind);
+        var cover = piece.Stages.Cover;
+        Assert.Equal((CoverKind.Motif, "fern", true, 5), (cover.Kind, cover.MotifId, cover.IsMirrored, cover.Passes));
+        Assert.Equal(new UnderlaySettings(true, false, true), cover.Underlay);
+        Assert.Equal(
+            new CoverStretch(new Spot(0.5, 0)) { Width = 2.4, ThreadId = "t2" },
+            Assert.Single(cover.Stretches)
+        );
+        Assert.True(project.Cloths[2].IsDeepPile);
+        Assert.Equal(ClothKind.Jersey, project.Cloths[2].Kind);
         // Nothing of the file is lost when it is written again.
         Assert.Equal(
             JsonNode.Parse(golden)!.ToJsonString(),
             JsonNode.Parse(ProjectJson.Write(project))!.ToJsonString()
         );
+    }
+
+    [Fact]
+    public void Read_OfCoverNumbersOutOfRange_RefusesWithASentence()
+    {
+        var refusal = ProjectJson
+            .Read(Changed(json => json["elements"]![0]!["stages"]!["cover"]!["spacing"] = 0.0001))
+            .Refusal;
+        Assert.Equal("project-broken", refusal?.Code);
+        Assert.Contains("spacing", refusal!.Words, StringComparison.OrdinalIgnoreCase);
     }
 
     [Fact]

@@ -1,6 +1,7 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
+using Ullet.Core.Tests.Quality;
 using Ullet.Core.Tests.Samples;
 
 namespace Ullet.Core.Tests.Stitches;
@@ -17,7 +18,7 @@ public sealed class RunStitchTests
         {
             var points = RunStitch.Round(ring, 2.5);
             var worst = ring.Points.Max(on =>
-                Enumerable.Range(1, points.Length - 1).Min(i => CoverRaster.Distance(on, points[i - 1], points[i]))
+                Enumerable.Range(1, points.Length - 1).Min(i => QualityRaster.Distance(on, points[i - 1], points[i]))
             );
             Assert.True(worst <= 0.15, $"{name}: {worst:0.000} mm off");
         }

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
+using Ullet.Core.Tests.Quality;
 using Ullet.Core.Tests.Samples;
 
 namespace Ullet.Core.Tests.Stitches;
@@ -14,13 +15,32 @@ public sealed class SatinCoverTests
 
     [Theory]
     [MemberData(nameof(Names))]
-    public void Cover_OnEachOutline_HidesTheBandWithoutPilingUp(string name)
+    public void Cover_OnEachOutline_KeepsTheBoundsOfAGoodCover(string name)
     {
-        var region = SampleOutlines.All[name]();
-        var raster = new CoverRaster(region, Usual, Make(region));
-        TestContext.Current.TestOutputHelper?.WriteLine($"{name}: {raster.Coverage:P2}, {raster.MostInDisc} in a disc");
-        Assert.True(raster.Coverage >= 0.995, $"{name}: {raster.Coverage:P2} covered, bare at {raster.BareAt}");
-        Assert.True(raster.MostInDisc <= 12, $"{name}: {raster.MostInDisc} needle points in a disc");
+        var raster = CoverSamples.Measure([SampleOutlines.All[name]()], Usual);
+        TestContext.Current.TestOutputHelper?.WriteLine(
+            $"{name}: {raster.Coverage:P2}, {raster.MostInDisc} in a disc, {raster.MostLayers:0.00} layers"
+        );
+        Assert.Empty(QualityBounds.Breaches(raster));
+    }
+
+    [Fact]
+    public void Raster_SeesWhatIsWrong()
+    {
+        var region = SampleOutlines.All["circle"]();
+        Assert.Contains(
+            QualityBounds.Breaches(CoverSamples.Measure([region], Usual with { Spacing = 0.8 })),
+            line => line.Contains("covered", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            QualityBounds.Breaches(CoverSamples.Measure([region], Usual with { Spacing = 0.1 })),
+            line => line.Contains("layers", StringComparison.Ordinal)
+        );
+        var spilled = CoverSamples.Measure([region], Usual, points => points.SetItem(9, new Point(0, 0)));
+        Assert.Contains(
+            QualityBounds.Breaches(spilled),
+            line => line.Contains("outside the band", StringComparison.Ordinal)
+        );
     }
 
     [Theory]
@@ -154,7 +174,7 @@ public sealed class SatinCoverTests
             for (var i = 0; i < ring.Points.Length; i++)
             {
                 var (a, b) = (ring.Points[i], ring.Points[(i + 1) % ring.Points.Length]);
-                nearest = Math.Min(nearest, CoverRaster.Distance(place, a, b));
+                nearest = Math.Min(nearest, QualityRaster.Distance(place, a, b));
                 if ((a.Y > place.Y) != (b.Y > place.Y) && place.X < a.X + ((place.Y - a.Y) / (b.Y - a.Y) * (b.X - a.X)))
                 {
                     inside = !inside;

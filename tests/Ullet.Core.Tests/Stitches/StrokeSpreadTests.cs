@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Stitches;
 
@@ -38,7 +39,7 @@ public sealed class StrokeSpreadTests
             .Range(0, 400)
             .Select(i => Math.SinCos(i * Math.PI / 800))
             .Select(a => new StrokePlace(new Point(a.Cos * 6, a.Sin * 6), new Point(a.Cos * 2, a.Sin * 2)))
-            .ToList();
+            .ToArray();
         var picked = StrokeSpread.Pick(places, 0.4, even: false);
         Assert.All(
             Enumerable.Range(1, picked.Count - 1),
@@ -50,34 +51,53 @@ public sealed class StrokeSpreadTests
     public void Pick_OfNothing_IsNothing() => Assert.Empty(StrokeSpread.Pick([], 0.4, even: true));
 
     [Fact]
-    public void ShortStrokes_KeepCrowdedEndsApart()
+    public void WithCrowding_OnAFan_SaysHowNearTheInnerEndsStand()
     {
-        var shortStrokes = new ShortStrokes(0.4);
-        var ends = Enumerable
-            .Range(0, 9)
-            .Select(i => Math.SinCos(i * Math.PI / 8))
-            .Select(a => shortStrokes.End(Point.Zero, new Point(a.Cos * 4, a.Sin * 4)))
-            .ToList();
-        Assert.Equal(Point.Zero, ends[0]);
-        foreach (var end in ends.Skip(1))
-        {
-            Assert.InRange(end.Length, 0.2, 4 * 0.5);
-        }
-        Assert.InRange(ends.Count(end => end.Length < 0.5), 1, 6);
+        var strokes = StrokeSpread.WithCrowding(StrokeSpread.Pick(Fan(outer: 6, inner: 2), 0.4, even: false), 0.4);
+        Assert.All(strokes[5..^5], stroke => Assert.InRange(stroke.OuterShare, 0.95, 1.05));
+        Assert.All(strokes[5..^5], stroke => Assert.InRange(stroke.InnerShare, 0.3, 0.36));
+    }
+
+    [Fact]
+    public void ShortStrokes_ThinOutWhereStrokesCrowd()
+    {
+        var strokes = StrokeSpread.WithCrowding(StrokeSpread.Pick(Fan(outer: 4, inner: 0.4), 0.4, even: false), 0.4);
+        var points = Sewn(strokes);
+        var inner = points.Where((_, i) => i % 2 == 1).Select(point => point.Length).ToList();
+        Assert.InRange(inner.Count(radius => radius < 0.6), 1, inner.Count / 4);
+        Assert.All(points.Where((_, i) => i % 2 == 0), point => Assert.Equal(4, point.Length, 0.01));
     }
 
     [Fact]
     public void ShortStrokes_LeaveEndsAloneThatHaveRoom()
     {
-        var shortStrokes = new ShortStrokes(0.4);
-        for (var i = 0; i < 10; i++)
+        var strokes = StrokeSpread.WithCrowding(StrokeSpread.Pick(Straight(20), 0.4, even: false), 0.4);
+        var points = Sewn(strokes);
+        for (var i = 0; i < points.Length; i++)
         {
-            var end = new Point(i * 0.4, 0);
-            Assert.Equal(end, shortStrokes.End(end, new Point(i * 0.4, 4)));
+            Assert.Equal(i % 2 == 0 ? strokes[i].Place.Outer : strokes[i].Place.Inner, points[i]);
         }
     }
 
-    private static List<StrokePlace> Straight(double length) =>
+    private static ImmutableArray<Point> Sewn(Stroke[] strokes)
+    {
+        var points = ImmutableArray.CreateBuilder<Point>();
+        new ShortStrokes(0.4, StitchDefaults.CrowdedShare).Sew(strokes, points);
+        return points.ToImmutable();
+    }
+
+    private static StrokePlace[] Fan(double outer, double inner) =>
+        [
+            .. Enumerable
+                .Range(0, 400)
+                .Select(i => Math.SinCos(i * Math.PI / 400))
+                .Select(a => new StrokePlace(
+                    new Point(a.Cos * outer, a.Sin * outer),
+                    new Point(a.Cos * inner, a.Sin * inner)
+                )),
+        ];
+
+    private static StrokePlace[] Straight(double length) =>
         [
             .. Enumerable
                 .Range(0, 101)

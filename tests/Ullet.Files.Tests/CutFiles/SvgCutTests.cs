@@ -169,7 +169,7 @@ public sealed class SvgCutTests
     {
         var project = DemoWork.All["Tea-towel corner"].Project;
         var plain = Moon(DemoWork.All["Tea-towel corner"].Sheets);
-        var mirrored = Moon(DemoWork.With(project, new MirrorCloth { ClothId = "straw", Mirrored = true }).Sheets);
+        var mirrored = Moon(DemoWork.With(project, new MirrorCloth { ClothId = "barrow", Mirrored = true }).Sheets);
         var page = plain.Bounds().MinX + plain.Bounds().MaxX;
         var index = new SegmentIndex([mirrored]);
         Assert.All(plain.Points, p => Assert.NotNull(index.Nearest(new Point(page - p.X, p.Y), 0.03)));
@@ -177,7 +177,7 @@ public sealed class SvgCutTests
 
     private static Ring Moon(IEnumerable<CutSheet> sheets)
     {
-        var sheet = sheets.First(sheet => sheet.Cloth.Id == "straw");
+        var sheet = sheets.First(sheet => sheet.Cloth.Id == "barrow");
         return SvgCutReader.Read(CutExport.Sheet(sheet)).Value.Lines[0].Contour.Flatten();
     }
 }

@@ -145,7 +145,7 @@ public sealed class FontTests
     [Fact]
     public void Strokes_OfAThinFont_AreTooThin_WhereAThickOnesFit()
     {
-        var cover = StageNumbers.Satin(new CoverSettings());
+        var cover = CoverChoice.Of(new CoverSettings(), ClothPreset.Of(null));
         StrokeVerdict At(string id, double capHeight)
         {
             var map = Affine.Scale(capHeight / 100, capHeight / 100);

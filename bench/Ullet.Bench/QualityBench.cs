@@ -1,0 +1,76 @@
+using System.Collections.Concurrent;
+using Ullet.Core.Geometry;
+using Ullet.Core.Stitches;
+using Ullet.Core.Tests.Quality;
+
+namespace Ullet.Bench;
+
+/// <summary>Measures satin covers (spacing 0.40, width 3.5) on many outlines with a plain raster, and prints outline × metric.</summary>
+internal static class QualityBench
+{
+    private static readonly SatinNumbers Usual = new(3.5, 0.40, 0.6, 0.2);
+
+    private const int RandomCount = 300;
+
+    /// <summary>Prints the table; with names of groups only those.</summary>
+    /// <returns>False when a bound is breached.</returns>
+    internal static bool Run(IReadOnlyList<string> groups)
+    {
+        Console.WriteLine(
+            $"{"outline", -34} {"count", 5} {"covered", 8} {"bare", 6} {"spill", 6} {"disc", 5} {"layers", 7} {"in overlap", 10}"
+        );
+        var holds = true;
+        bool Wanted(string group) => groups.Count == 0 || groups.Contains(group);
+        if (Wanted("named"))
+        {
+            foreach (var (name, regions) in QualitySamples.Named())
+            {
+                holds &= Row(name, [(name, regions)]);
+            }
+        }
+        foreach (var size in new[] { 150.0, 60, 25 }.Where(size => Wanted($"fonts{size:0}")))
+        {
+            foreach (var font in QualitySamples.Fonts(size).GroupBy(letter => letter.Font, StringComparer.Ordinal))
+            {
+                holds &= Row($"{font.Key}, {size:0} mm", [.. font.Select(letter => (letter.Name, letter.Regions))]);
+            }
+        }
+        if (Wanted("icons"))
+        {
+            holds &= Row("icons, 80 mm", [.. QualitySamples.Icons()]);
+        }
+        if (Wanted("random"))
+        {
+            holds &= Row("random outlines", [.. QualitySamples.Random(RandomCount)]);
+        }
+        return holds;
+    }
+
+    private static bool Row(string title, IReadOnlyList<(string Name, IReadOnlyList<Region> Regions)> outlines)
+    {
+        var measured = new ConcurrentBag<(string Name, QualityRaster Raster, string Breaches)>();
+        Parallel.ForEach(
+            outlines,
+            new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount },
+            outline =>
+            {
+                var raster = CoverSamples.Measure([.. outline.Regions], Usual);
+                measured.Add((outline.Name, raster, Breaches(raster)));
+            }
+        );
+        var rasters = measured.Select(each => each.Raster).ToList();
+        var broken = measured.Where(each => each.Breaches.Length > 0).OrderBy(each => each.Name).ToList();
+        Console.WriteLine(
+            $"{title, -34} {rasters.Count, 5} {rasters.Min(r => r.Coverage), 8:0.00%} {rasters.Max(r => r.WidestBare), 6:0.00} "
+                + $"{rasters.Max(r => r.Spill), 6:0.00} {rasters.Max(r => r.MostInDisc), 5} {rasters.Max(r => r.MostLayers), 7:0.00} "
+                + $"{rasters.Max(r => r.MostLayersInOverlap), 10:0.00}   {(broken.Count == 0 ? "holds" : $"{broken.Count} BREACHED")}"
+        );
+        foreach (var (name, _, breaches) in broken.Take(outlines.Count > 1 ? 12 : 1))
+        {
+            Console.WriteLine($"    {name}: {breaches}");
+        }
+        return broken.Count == 0;
+    }
+
+    private static string Breaches(QualityRaster raster) => string.Join("; ", QualityBounds.Breaches(raster));
+}

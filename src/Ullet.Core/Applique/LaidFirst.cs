@@ -1,0 +1,32 @@
+using System.Collections.Immutable;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>Hooped together with the ground: outline run, trim round it, cover.</summary>
+public sealed class LaidFirst : IAppliqueMethod
+{
+    public Method Id => Method.LaidFirst;
+
+    public string Name => "Laid first";
+
+    public string Summary =>
+        "Hoop the piece's cloth together with the ground, let the machine outline it, trim round the line and cover it: two stages, quick.";
+
+    public ImmutableArray<StageRole> Stages => [StageRole.TackDown, StageRole.Cover];
+
+    public double TackInset => StitchDefaults.TackInsetTrimmed;
+
+    public double? CutAllowance => null;
+
+    public bool CutsToSize => false;
+
+    public string StageWords(StageRole role) =>
+        role == StageRole.TackDown ? "outline" : IAppliqueMethod.UsualWords(role);
+
+    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Trimmed(tackInset);
+
+    public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
+        [new StageAct(StageRole.TackDown), Laying.TrimAlong(work, "outline"), new StageAct(StageRole.Cover)];
+}

@@ -1,0 +1,112 @@
+using Ullet.Core.Layers;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>What laying and trimming have in common in all methods: how exact hands are, and how the steps are worded.</summary>
+internal static class Laying
+{
+    /// <summary>Cloth left around the outline when it is laid, mm: enough to hold and to cut away.</summary>
+    internal const double Margin = 12;
+
+    /// <summary>How exactly a cutter cuts, mm.</summary>
+    internal const double CutterTolerance = 0.2;
+
+    /// <summary>How exactly scissors follow a stitched line, mm.</summary>
+    internal const double ScissorsTolerance = 0.5;
+
+    /// <summary>How far outside the tack-down scissors leave the edge, mm.</summary>
+    internal static readonly (double Least, double Most) TrimLeaves = (0.3, 1.5);
+
+    /// <summary>How exactly hands lay a piece inside a stitched line, mm.</summary>
+    internal static double Tolerance(Holding holding) => holding == Holding.Nothing ? 1.0 : 0.5;
+
+    /// <summary>Where the edge ends that is trimmed along a tack-down.</summary>
+    internal static EdgeShift Trimmed(double tackInset) =>
+        new(tackInset - TrimLeaves.Least, TrimLeaves.Most - tackInset);
+
+    /// <summary>Where the edge of a piece ends that is cut to size and laid.</summary>
+    internal static EdgeShift Laid(double cutting, AppliqueElement piece)
+    {
+        var away = cutting + Tolerance(piece.Holding);
+        var larger = piece.CutAllowance ?? 0;
+        return new EdgeShift(away - larger, away + larger);
+    }
+
+    /// <summary>How it is kept from moving, as an order.</summary>
+    internal static string Hold(Holding holding) =>
+        holding switch
+        {
+            Holding.Fused => "press it down so that its backing holds",
+            Holding.Taped => "tape it away from the needle",
+            _ => "hold it flat until the tack-down is done",
+        };
+
+    /// <summary>Lay cloth larger than the piece over its placement line.</summary>
+    internal static HandAct OverTheLine(PieceAtWork work)
+    {
+        var (part, cloth) = (work.Part, work.Cloth);
+        var size = work.Outline.Bounds().Grown(Margin);
+        var hold = part.Element.Holding switch
+        {
+            Holding.Fused => "Press it down so that its backing holds.",
+            Holding.Taped => "Tape its corners away from the needle.",
+            _ => "Hold it flat, fingers clear of the needle.",
+        };
+        return new HandAct(
+            new HandWork(
+                HandStepKind.Lay,
+                "lay",
+                $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
+                    + $"{LengthText.AtLeast(size.Width, size.Height)}. {hold}",
+                null,
+                HoopOff: false,
+                [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, work.Offset(Margin, false).Regions)]
+            )
+        );
+    }
+
+    /// <summary>Lay the piece that was cut to size inside its placement line.</summary>
+    internal static HandAct InsideTheLine(PieceAtWork work)
+    {
+        var (part, cloth) = (work.Part, work.Cloth);
+        var hold = part.Element.Holding switch
+        {
+            Holding.Fused => "and fuse it",
+            Holding.Taped => "and fuse or tape it",
+            _ => "and hold it flat",
+        };
+        return new HandAct(
+            new HandWork(
+                HandStepKind.Lay,
+                "lay",
+                $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line {hold}; "
+                    + "the line should just show all round.",
+                null,
+                HoopOff: false,
+                [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, work.Outline.Flatten())]
+            )
+        );
+    }
+
+    /// <summary>Trim a laid cloth close to a line.</summary>
+    /// <param name="work">The piece.</param>
+    /// <param name="line">What the line is called.</param>
+    internal static HandAct TrimAlong(PieceAtWork work, string line)
+    {
+        var (part, cloth) = (work.Part, work.Cloth);
+        var edge = ((TrimLeaves.Least + TrimLeaves.Most) / 2) - StageNumbers.TackInset(part.Element, cloth);
+        var holes = !part.HasHoles ? "" : ", and cut out the hole inside its own line";
+        return new HandAct(
+            new HandWork(
+                HandStepKind.Trim,
+                "trim",
+                $"Take the hoop off the machine, leave the cloth in it, and trim {cloth.Name} close to the {line} of "
+                    + $"{part.Name}{holes}.",
+                $"Do not cut the {line} stitches.",
+                HoopOff: true,
+                [new LayerTrimmed(part.LayerId, work.Offset(edge, true).Regions)]
+            )
+        );
+    }
+}

@@ -1,0 +1,57 @@
+using System.Collections.Immutable;
+using Ullet.Core.Layers;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>Placement, lay, a bean stitch inside the edge, trim; the edge frays on purpose and has no cover.</summary>
+public sealed class RawEdge : IAppliqueMethod
+{
+    public Method Id => Method.RawEdge;
+
+    public string Name => "Raw edge";
+
+    public string Summary =>
+        "A bean stitch inside the edge holds the cloth; it is trimmed a little outside the stitching and left to fray.";
+
+    public ImmutableArray<StageRole> Stages => [StageRole.Placement, StageRole.Cover];
+
+    public double TackInset => StitchDefaults.RawEdgeInset;
+
+    public double? CutAllowance => Laying.Margin;
+
+    public bool CutsToSize => false;
+
+    public CoverKind? OnlyCover => CoverKind.RawEdge;
+
+    public string StageWords(StageRole role) =>
+        role == StageRole.Cover ? "holding line" : IAppliqueMethod.UsualWords(role);
+
+    /// <summary>Scissors follow the outline by eye, as far from the stitching as the inset.</summary>
+    public EdgeShift Shift(double tackInset, AppliqueElement piece) =>
+        new(Laying.ScissorsTolerance, Laying.ScissorsTolerance);
+
+    public ImmutableArray<MethodAct> Acts(PieceAtWork work)
+    {
+        var (part, cloth) = (work.Part, work.Cloth);
+        var margin = Math.Abs(CoverChoice.Of(part.Element, cloth).Inset);
+        return
+        [
+            new StageAct(StageRole.Placement),
+            Laying.OverTheLine(work),
+            new StageAct(StageRole.Cover),
+            new HandAct(
+                new HandWork(
+                    HandStepKind.Trim,
+                    "trim",
+                    $"Take the hoop off the machine and trim {cloth.Name} round {part.Name}, leaving a margin of "
+                        + $"{LengthText.Mm(margin)} outside the stitching.",
+                    "Do not cut the ground.",
+                    HoopOff: true,
+                    [new LayerTrimmed(part.LayerId, work.Outline.Flatten())]
+                )
+            ),
+        ];
+    }
+}

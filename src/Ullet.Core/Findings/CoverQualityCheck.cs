@@ -1,0 +1,67 @@
+using Ullet.Core.Maps;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Findings;
+
+/// <summary>Do needle points of a cover pile up, does cloth show in it, does it spill, or are its strokes too long?</summary>
+internal sealed class CoverQualityCheck : ICheck
+{
+    public IEnumerable<Finding> Run(FindingInput input)
+    {
+        foreach (var group in input.Covers.GroupBy(report => report.Key.OwnerId, StringComparer.Ordinal))
+        {
+            if (input.Project.Find(group.Key) is not { } element)
+            {
+                continue;
+            }
+            Finding? Worst(
+                Func<CoverReport, MeasuredPlace?> measured,
+                string code,
+                FindingLevel level,
+                Func<double, string> words
+            )
+            {
+                var worst = group.Select(measured).OfType<MeasuredPlace>().MaxBy(place => place.Value);
+                return worst is null ? null : new Finding(code, level, element.Id, worst.At, words(worst.Value));
+            }
+            Finding?[] found =
+            [
+                Worst(
+                    report => report.PiledUp,
+                    "piled-up",
+                    FindingLevel.Warn,
+                    count =>
+                        $"Needle points of {element.Name} pile up: {count:0} within half a millimetre may tear the cloth. "
+                        + "Set the cover looser or narrower there, or smooth the outline."
+                ),
+                Worst(
+                    report => report.Bare,
+                    "uncovered",
+                    FindingLevel.Warn,
+                    width =>
+                        $"The cover of {element.Name} leaves a spot of {LengthText.Mm(width)} bare. Set it denser, or smooth the "
+                        + "outline there."
+                ),
+                Worst(
+                    report => report.Spilled,
+                    "spilled",
+                    FindingLevel.Warn,
+                    distance =>
+                        $"A stitch of {element.Name} lies {LengthText.Mm(distance)} outside its cover. Smooth the outline there."
+                ),
+                Worst(
+                    report => report.TooWide,
+                    "cover-too-wide",
+                    FindingLevel.Tip,
+                    length =>
+                        $"Strokes of {element.Name} are {LengthText.Mm(length)} long and are split: longer than 7 mm they would "
+                        + "snag. Make the cover narrower for unbroken strokes."
+                ),
+            ];
+            foreach (var finding in found.OfType<Finding>())
+            {
+                yield return finding;
+            }
+        }
+    }
+}

@@ -1,0 +1,67 @@
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>Holds the numbers of stages against their ranges.</summary>
+public static class StageLimits
+{
+    /// <summary>Most stretches of one piece with numbers of their own.</summary>
+    public const int MostStretches = 100;
+
+    /// <summary>Says what is wrong with a cover, or null.</summary>
+    public static Refusal? Check(CoverSettings cover) =>
+        Check(cover.Width, StitchRanges.CoverWidth, "mm", "The cover width", "width")
+        ?? Check(cover.Spacing, SpacingOf(cover.Kind), "mm", "The spacing of the cover", "spacing")
+        ?? Check(cover.InsideShare, StitchRanges.CoverInsideShare, "", "The cover's inside share", "insideShare")
+        ?? Check(cover.Compensation, StitchRanges.PullCompensation, "mm", "The pull compensation", "compensation")
+        ?? Check(cover.UnitLength, StitchRanges.UnitLength, "mm", "The length of a unit", "unitLength")
+        ?? Check(cover.Inset, StitchRanges.BeanInset, "mm", "The inset of the line", "inset")
+        ?? (
+            cover.Passes is { } passes and not (3 or 5)
+                ? new Refusal("passes-odd", "passes", $"A bean stitch is sewn 3 or 5 times; {passes} was given.")
+                : null
+        )
+        ?? (
+            cover.Stretches.Length > MostStretches
+                ? new Refusal(
+                    "stretches-too-many",
+                    "stretches",
+                    $"At most {MostStretches} stretches may have numbers of their own."
+                )
+                : null
+        )
+        ?? cover.Stretches.Select(Check).FirstOrDefault(refusal => refusal is not null);
+
+    /// <summary>Says what is wrong with a running stage, or null.</summary>
+    public static Refusal? Check(RunSettings run) =>
+        Check(run.StitchLength, StitchRanges.RunLength, "mm", "The stitch length", "stitchLength")
+        ?? Check(run.Inset, StitchRanges.TackInset, "mm", "The inset", "inset");
+
+    /// <summary>Says what is wrong with the stages of a piece, or null.</summary>
+    public static Refusal? Check(AppliqueElement piece) =>
+        Check(piece.Stages.CutGuide)
+        ?? Check(piece.Stages.Placement)
+        ?? Check(piece.Stages.TackDown)
+        ?? Check(piece.Stages.Cover)
+        ?? Check(piece.CutAllowance, StitchRanges.CutAllowance, "mm", "The cut allowance", "cutAllowance");
+
+    private static Refusal? Check(CoverStretch stretch) =>
+        Check(stretch.Width, StitchRanges.CoverWidth, "mm", "The width of a stretch", "stretches")
+        ?? Check(stretch.Spacing, StitchRanges.CoverSpacing, "mm", "The spacing of a stretch", "stretches")
+        ?? Check(stretch.InsideShare, StitchRanges.CoverInsideShare, "", "The inside share of a stretch", "stretches");
+
+    private static (double Least, double Most) SpacingOf(CoverKind? kind) =>
+        kind switch
+        {
+            null or CoverKind.Satin => StitchRanges.CoverSpacing,
+            _ => StitchRanges.OpenSpacing,
+        };
+
+    private static Refusal? Check(
+        double? value,
+        (double Least, double Most) range,
+        string unit,
+        string what,
+        string place
+    ) => value is { } given ? Limits.CheckRange(given, range.Least, range.Most, unit, what, place) : null;
+}

@@ -1,0 +1,16 @@
+namespace Ullet.Core.Projects;
+
+/// <summary>The ranges in which stitch numbers are taken from a person, mm.</summary>
+public static class StitchRanges
+{
+    public static readonly (double Least, double Most) RunLength = (1.0, 7.0);
+    public static readonly (double Least, double Most) TackInset = (0.0, 6.0);
+    public static readonly (double Least, double Most) CoverWidth = (2.0, 7.0);
+    public static readonly (double Least, double Most) CoverSpacing = (0.30, 0.80);
+    public static readonly (double Least, double Most) CoverInsideShare = (0.3, 0.9);
+    public static readonly (double Least, double Most) OpenSpacing = (0.5, 8.0);
+    public static readonly (double Least, double Most) UnitLength = (1.0, 20.0);
+    public static readonly (double Least, double Most) BeanInset = (0.5, 8.0);
+    public static readonly (double Least, double Most) CutAllowance = (-1.0, 3.0);
+    public static readonly (double Least, double Most) PullCompensation = (0.0, 1.0);
+}

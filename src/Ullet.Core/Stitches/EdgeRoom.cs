@@ -1,0 +1,174 @@
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>Knows along which parts of rings a stroke of full length meets nothing: no other edge comes near, and the edge
+/// itself does not bend sharply. There the medial axis need not be searched.</summary>
+/// <remarks>The edge is looked at in chunks. A ball that touches a line whose radius of curvature is larger than the ball's,
+/// and which turns by at most a quarter, lies free of that line; so only chunks farther along, or of other edges, count as
+/// near. It errs on the safe side: what is called crowded may be free.</remarks>
+internal sealed class EdgeRoom
+{
+    private const double ChunkLength = 2;
+
+    /// <summary>The radius of curvature must be larger than the longest stroke by this factor.</summary>
+    private const double Safety = 1.1;
+
+    private readonly bool[][] _isFree;
+
+    /// <param name="rings">All edges, mm.</param>
+    /// <param name="longest">The longest reach of a stroke from the edge, to either side, mm.</param>
+    internal EdgeRoom(IReadOnlyList<Ring> rings, double longest)
+    {
+        _isFree = [.. rings.Select(ring => new bool[ring.Points.Length])];
+        var chunks = new List<Chunk>();
+        for (var i = 0; i < rings.Count; i++)
+        {
+            Cut(rings[i], i, longest * Safety, chunks);
+        }
+        MarkCrowded(chunks, 2 * longest);
+        foreach (var chunk in chunks)
+        {
+            Array.Fill(_isFree[chunk.Ring], !chunk.IsCrowded, chunk.First, chunk.Count);
+        }
+    }
+
+    /// <summary>True when strokes along the edge from this vertex to the next one, and at both, have their full length.</summary>
+    internal bool IsFree(int ring, int vertex) => _isFree[ring][vertex];
+
+    private static void Cut(Ring ring, int number, double tightest, List<Chunk> chunks)
+    {
+        var points = ring.Points.AsSpan();
+        var corners = ring.Corners();
+        var (line, along, turned) = (0, 0.0, 0.0);
+        var begin = chunks.Count;
+        Chunk? open = null;
+        var nextCorner = 0;
+        for (var i = 0; i < points.Length; i++)
+        {
+            var (before, here, after) = (
+                points[i > 0 ? i - 1 : points.Length - 1],
+                points[i],
+                points[i + 1 < points.Length ? i + 1 : 0]
+            );
+            var (into, onward) = (here - before, after - here);
+            var isCorner = nextCorner < corners.Length && corners[nextCorner] == i;
+            var bends = false;
+            if (isCorner)
+            {
+                nextCorner++;
+                line++;
+            }
+            else
+            {
+                var (a, b) = (into.Length, onward.Length);
+                var sine = a * b < 1e-12 ? 0 : Math.Abs(Point.Cross(into, onward)) / (a * b);
+                turned += Math.Asin(Math.Min(1, sine));
+                bends = sine * tightest > (a + b) / 2;
+            }
+            if (open is null || isCorner || along - open.From >= ChunkLength)
+            {
+                if (bends && open is not null)
+                {
+                    open.IsCrowded = true;
+                }
+                open = new Chunk(number, i, line, along, turned);
+                chunks.Add(open);
+            }
+            open.IsCrowded |= bends;
+            along += onward.Length;
+            open.Take(here, after, along, turned);
+        }
+        if (corners.Length > 0 && corners[0] == 0)
+        {
+            return;
+        }
+        // The walk began amid a line: what follows the last corner is the same line as what comes before the first.
+        foreach (var chunk in chunks.Skip(begin))
+        {
+            (chunk.RingTurn, chunk.HasCorners) = (turned, corners.Length > 0);
+            chunk.IsWrapped = chunk.Line == 0 || chunk.Line == line;
+        }
+    }
+
+    private static void MarkCrowded(List<Chunk> chunks, double near)
+    {
+        var sorted = chunks.OrderBy(chunk => chunk.Box.MinX).ToArray();
+        for (var i = 0; i < sorted.Length; i++)
+        {
+            var box = sorted[i].Box.Grown(near);
+            for (var j = i + 1; j < sorted.Length && sorted[j].Box.MinX <= box.MaxX; j++)
+            {
+                if (
+                    (!sorted[i].IsCrowded || !sorted[j].IsCrowded)
+                    && sorted[j].Box.MinY <= box.MaxY
+                    && sorted[j].Box.MaxY >= box.MinY
+                    && !sorted[i].IsBeside(sorted[j])
+                )
+                {
+                    sorted[i].IsCrowded = true;
+                    sorted[j].IsCrowded = true;
+                }
+            }
+        }
+    }
+
+    private sealed class Chunk(int ring, int first, int line, double from, double turnFrom)
+    {
+        internal int Ring => ring;
+
+        internal int First => first;
+
+        internal int Line => line;
+
+        internal double From => from;
+
+        internal int Count { get; private set; }
+
+        internal Box Box { get; private set; } = Box.Empty;
+
+        internal bool IsCrowded { get; set; }
+
+        /// <summary>True on the line that holds the ring's first point, unless that is a corner.</summary>
+        internal bool IsWrapped { get; set; }
+
+        internal double RingTurn { get; set; }
+
+        internal bool HasCorners { get; set; }
+
+        private double To { get; set; }
+
+        private double TurnTo { get; set; }
+
+        internal void Take(Point start, Point end, double to, double turned)
+        {
+            Count++;
+            Box = Box.Including(start).Including(end);
+            (To, TurnTo) = (to, turned);
+        }
+
+        /// <summary>True when the other lies on the same smooth line and the way to it turns by at most a quarter.</summary>
+        internal bool IsBeside(Chunk other)
+        {
+            if (other.Ring != ring)
+            {
+                return false;
+            }
+            if (other.Line == line && Math.Max(TurnTo, other.TurnTo) - Math.Min(turnFrom, other.TurnFrom) <= Quarter)
+            {
+                return true;
+            }
+            // Without corners a line goes on into itself; otherwise only the last line goes on into the first.
+            if (!IsWrapped || !other.IsWrapped || (other.Line == line && HasCorners))
+            {
+                return false;
+            }
+            var (early, late) = from < other.From ? (this, other) : (other, this);
+            return early.TurnTo + RingTurn - late.TurnFrom <= Quarter;
+        }
+
+        private double TurnFrom => turnFrom;
+
+        private const double Quarter = Math.PI / 2;
+    }
+}

@@ -1,0 +1,95 @@
+using System.Collections.Immutable;
+using System.Text.Json.Serialization;
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>The runs that may lie under a cover.</summary>
+[Flags]
+public enum UnderlayKinds
+{
+    None = 0,
+
+    /// <summary>Once along the band's middle.</summary>
+    CentreRun = 1,
+
+    /// <summary>Along both sides, a little inside them.</summary>
+    EdgeRuns = 2,
+
+    /// <summary>A wide zigzag across it.</summary>
+    Zigzag = 4,
+}
+
+/// <summary>The numbers of a cover that lies across an edge, mm.</summary>
+/// <param name="Width">Width as sewn.</param>
+/// <param name="Spacing">Distance between neighbouring holes on the same side.</param>
+/// <param name="InsideShare">Share of the width inside the outline, 0 to 1.</param>
+/// <param name="Compensation">Added on each side.</param>
+public sealed record SatinNumbers(double Width, double Spacing, double InsideShare, double Compensation)
+{
+    /// <summary>Most needle points that a disc of 0.5 mm radius may take: fewer on cloths that tear along a row of holes.</summary>
+    public int NeedleLimit { get; init; } = StitchDefaults.NeedleLimit;
+
+    /// <summary>What lies under it; null for what its width asks for.</summary>
+    public UnderlayKinds? Underlay { get; init; }
+
+    /// <summary>Stretches of edge with numbers of their own.</summary>
+    public ImmutableArray<StretchNumbers> Stretches { get; init; } = [];
+
+    [JsonIgnore]
+    internal CoverBand Band => new((Width * (1 - InsideShare)) + Compensation, (Width * InsideShare) + Compensation);
+
+    /// <summary>What lies under it.</summary>
+    [JsonIgnore]
+    public UnderlayKinds UnderlayKinds => Underlay ?? UsualUnderlay(Width);
+
+    /// <summary>The underlay that a width asks for.</summary>
+    public static UnderlayKinds UsualUnderlay(double width) =>
+        UnderlayKinds.CentreRun
+        | (width >= StitchDefaults.EdgeRunsFrom ? UnderlayKinds.EdgeRuns : UnderlayKinds.None)
+        | (width >= StitchDefaults.ZigzagFrom ? UnderlayKinds.Zigzag : UnderlayKinds.None);
+
+    /// <summary>The numbers that hold along a stretch of edge.</summary>
+    internal SatinNumbers At(StretchNumbers? stretch) =>
+        stretch is null
+            ? this
+            : this with
+            {
+                Width = stretch.Width ?? Width,
+                Spacing = stretch.Spacing ?? Spacing,
+                InsideShare = stretch.InsideShare ?? InsideShare,
+            };
+}
+
+/// <summary>A stretch of edge whose cover has numbers of its own; a null keeps the cover's.</summary>
+/// <param name="At">A place on the stretch, mm.</param>
+public sealed record StretchNumbers(
+    Point At,
+    double? Width = null,
+    double? Spacing = null,
+    double? InsideShare = null,
+    string? ThreadId = null
+)
+{
+    /// <summary>Farther from the line than this the place belongs to another stretch, mm.</summary>
+    private const double Near = 0.6;
+
+    /// <summary>The one that is meant for a line, or null.</summary>
+    internal static StretchNumbers? Of(ImmutableArray<StretchNumbers> stretches, ReadOnlySpan<Point> line)
+    {
+        StretchNumbers? best = null;
+        var nearest = Near;
+        foreach (var stretch in stretches)
+        {
+            for (var i = 1; i < line.Length; i++)
+            {
+                var distance = SegmentIndex.Foot(stretch.At, line[i - 1], line[i]).DistanceTo(stretch.At);
+                if (distance < nearest)
+                {
+                    (best, nearest) = (stretch, distance);
+                }
+            }
+        }
+        return best;
+    }
+}

@@ -1,0 +1,49 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+using Ullet.Server.Endpoints;
+
+namespace Ullet.Server.Scenes;
+
+/// <summary>What kinds of covers, motifs and cloths are called.</summary>
+internal static class CoverWords
+{
+    private const double PictureWidth = 36;
+    private const double PictureHeight = 12;
+    private const int Repeats = 3;
+
+    internal static readonly ImmutableArray<CoverChoiceDto> All =
+    [
+        new(CoverKind.Satin, "Satin", "Dense strokes side by side hide the edge."),
+        new(CoverKind.Zigzag, "Zigzag", "Loose strokes hold the edge; cloth shows between them."),
+        new(CoverKind.Blanket, "Blanket", "A spine just outside the edge, with teeth that bite into the cloth."),
+        new(CoverKind.Motif, "Motif", "A decorative unit repeated along the edge."),
+        new(CoverKind.Bean, "Bean", "A threefold line a little inside the edge, for cloth that does not fray."),
+        new(CoverKind.RawEdge, "Raw edge", "A threefold line well inside an edge that may fray."),
+    ];
+
+    internal static string NameOf(ClothKind kind) =>
+        kind switch
+        {
+            ClothKind.WovenCotton => "Woven cotton",
+            _ => kind.ToString(),
+        };
+
+    /// <summary>Some of a motif in a row, for choosing.</summary>
+    internal static string PathOf(Motif motif)
+    {
+        var (unit, half) = (PictureWidth / Repeats, (PictureHeight / 2) - 1);
+        var points = Enumerable
+            .Range(0, Repeats)
+            .SelectMany(i =>
+                motif.Places.Select(place =>
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"{(i + place.Along) * unit:0.##} {(PictureHeight / 2) - (place.Across * half):0.##}"
+                    )
+                )
+            );
+        return "M" + string.Join("L", points);
+    }
+}
