@@ -79,6 +79,9 @@ export type WordsElement = ClothElement & { words: Schemas["WordsDto"] };
 export type LineElement = Element & { line: LineSettings };
 
 export const isCloth = (element: Element): element is ClothElement => element.cloth != null;
+/** True for what is laid as cloth: words that are only stitched along their edges are not. */
+export const isLaid = (element: Element): element is ClothElement =>
+  isCloth(element) && element.words?.use !== "stitchedOutline";
 export const isPiece = (element: Element): element is PieceElement => element.kind === "piece";
 export const isWords = (element: Element): element is WordsElement => element.words != null;
 export const isLine = (element: Element): element is LineElement => element.line != null;
@@ -93,6 +96,13 @@ export type Thread = Schemas["MachineThread"];
 export type Edit = Schemas["Edit"];
 export type ShapeSource = Schemas["ShapeSource"];
 export type CoverSettings = Schemas["CoverSettings"];
+export type RunSettings = Schemas["RunSettings"];
+export type CoverKind = Schemas["CoverKind"];
+export type TackKind = Schemas["TackKind"];
+export type Holding = Schemas["Holding"];
+export type EdgeMatch = Schemas["EdgeMatchDto"];
+export type Margin = Schemas["MarginDto"];
+export type StitchMap = Schemas["MapDto"];
 export type StageRole = Schemas["StageRole"];
 export type Unit = Schemas["LengthUnit"];
 export type Catalogue = Schemas["Catalogue"];

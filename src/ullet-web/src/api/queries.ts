@@ -1,10 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
+import type { MapKind } from "../state/view";
 import { answered, api } from "./client";
 
 export const keys = {
   shelf: ["shelf"] as const,
   scene: (id: string) => ["scene", id] as const,
   form: (id: string, elementId: string, head: number) => ["form", id, elementId, head] as const,
+  map: (id: string, kind: string, head: number) => ["map", id, kind, head] as const,
   catalogue: ["catalogue"] as const,
   fonts: ["fonts", "list"] as const,
 };
@@ -38,6 +40,20 @@ export function useForm(id: string, elementId: string | null, head: number) {
     placeholderData: (before, query) => (query?.queryKey[2] === elementId ? before : undefined),
     gcTime: 10_000,
     retry: false,
+  });
+}
+
+/** A map of the whole design, as of a head; null asks for none. */
+export function useMap(id: string, kind: MapKind | null, head: number) {
+  return useQuery({
+    queryKey: keys.map(id, kind ?? "", head),
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET("/api/projects/{id}/maps/{kind}", { params: { path: { id, kind: kind ?? "" } }, signal }),
+      ),
+    enabled: kind !== null,
+    placeholderData: (before, query) => (query?.queryKey[2] === kind ? before : undefined),
+    gcTime: 10_000,
   });
 }
 

@@ -7,7 +7,7 @@ const MOST_KEPT = 400;
 export async function loadStitches(scene: Scene, signal: AbortSignal): Promise<Map<string, Float32Array>> {
   const found = new Map<string, Float32Array>();
   await Promise.all(
-    scene.steps.map(async (step) => {
+    [...scene.steps, ...scene.guides.flatMap((guide) => guide.steps)].map(async (step) => {
       const key = step.stitchesKey;
       if (!key) return;
       const known = kept.get(key);

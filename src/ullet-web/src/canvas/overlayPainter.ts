@@ -1,4 +1,4 @@
-import type { Element, ElementBox, Finding } from "../api/client";
+import { isLaid, type Element, type ElementBox, type Finding } from "../api/client";
 import { HANDLES, handlePlace, onWall } from "./boxes";
 import { apply, toScreen, type Camera, type Place } from "./camera";
 
@@ -17,12 +17,12 @@ export function paintStageLines(
 ) {
   apply(ctx, camera, ratio);
   const px = 1 / camera.scale;
-  if (!element.cloth || !element.bandPath || element.isConstruction) {
+  if (!isLaid(element) || element.isConstruction) {
     paintSewnLine(ctx, element, px);
     return;
   }
   const stages = element.cloth.stages;
-  if (!stages.cover.off) hatch(ctx, element, px);
+  if (!stages.cover.off && element.bandPath) hatch(ctx, element, px);
   ctx.lineCap = "butt";
   ctx.strokeStyle = VERDIGRIS;
   ctx.lineWidth = 3.4 * px;
@@ -31,7 +31,8 @@ export function paintStageLines(
   ctx.strokeStyle = "#ffffff";
   ctx.lineWidth = 1.3 * px;
   ctx.stroke(cut);
-  if (!stages.placement.off) {
+  const { method } = element.cloth;
+  if (!stages.placement.off && method !== "laidFirst" && method !== "setBehind") {
     ctx.strokeStyle = "#ffffff";
     ctx.lineWidth = 2.8 * px;
     const placement = new Path2D(element.laidPath || element.outlinePath);
@@ -41,7 +42,7 @@ export function paintStageLines(
     ctx.lineWidth = 1.6 * px;
     ctx.stroke(placement);
   }
-  if (!stages.tackDown.off) {
+  if (!stages.tackDown.off && element.tackPath) {
     ctx.setLineDash([0, 6 * px]);
     ctx.lineCap = "round";
     ctx.strokeStyle = "#ffffff";

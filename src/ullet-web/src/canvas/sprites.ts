@@ -83,9 +83,8 @@ function signatureOf(drawing: Drawing, element: Element, scale: number, stepKey:
   const steps = drawing.scene.steps
     .filter((step) => step.ownerId === element.id && step.stitchesKey)
     .map((step) => {
-      const colour = drawing.scene.threads.find((thread) => thread.id === step.threadId)?.colour;
       const there = drawing.stitches.has(step.stitchesKey ?? "");
-      return `${step.stitchesKey}${colour}${there}${stepKey === null || stepKey === step.key}`;
+      return `${step.stitchesKey}${step.threadColour}${there}${stepKey === null || stepKey === step.key}`;
     });
   return [
     scale.toFixed(5),

@@ -1,4 +1,4 @@
-import type { Cloth, Element, Scene } from "../api/client";
+import { isLaid, type Cloth, type Element, type Scene } from "../api/client";
 import { apply, type Camera } from "./camera";
 import { clothFill } from "./cloth";
 import { drawThread } from "./thread";
@@ -70,7 +70,7 @@ export function paintElement(
   if (element.cloths.length)
     for (const part of element.cloths)
       paintCloth(ctx, new Path2D(part.path), find(drawing.scene.cloths, part.clothId), frame);
-  else if ((element.bandPath || element.coveredPath) && element.cloth)
+  else if (isLaid(element))
     paintCloth(ctx, outlineOf(element), find(drawing.scene.cloths, element.cloth.id), frame);
   paintStitches(ctx, drawing, element.id, frame, stepKey);
 }
@@ -118,10 +118,9 @@ function paintStitches(
   for (const step of drawing.scene.steps) {
     if (step.ownerId !== elementId || !step.stitchesKey) continue;
     const points = drawing.stitches.get(step.stitchesKey);
-    const thread = drawing.scene.threads.find((known) => known.id === step.threadId);
-    if (!points || !thread) continue;
+    if (!points || !step.threadColour) continue;
     ctx.globalAlpha = stepKey === null || stepKey === step.key ? 1 : 0.22;
-    drawThread(ctx, points, thread.colour);
+    drawThread(ctx, points, step.threadColour);
     ctx.globalAlpha = 1;
   }
 }

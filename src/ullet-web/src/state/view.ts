@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { Scene } from "../api/client";
+import type { Margin, Scene } from "../api/client";
 
 /** A stretch measured on the wall, mm. */
 export interface Measured {
@@ -9,6 +9,9 @@ export interface Measured {
 
 /** What a drag on the wall does. */
 export type Tool = "select" | "measure" | "pen" | "freehand" | "nodes";
+
+/** The maps that can lie over the wall. */
+export type MapKind = "density" | "coverage";
 
 /** A node of the element whose nodes are worked on. */
 export interface NodeRef {
@@ -27,6 +30,10 @@ interface ViewState {
   nodes: NodeRef[];
   /** What is drawn strongly over the wall: a crumb or a stretch of edge that a list points at. */
   pointedPath: string | null;
+  /** The edge match that is drawn along the selected element's edge; null for none. */
+  margins: Margin[] | null;
+  /** The map that lies over the wall, or null. */
+  map: MapKind | null;
   /** Ids that are to be deleted though others are made with them; null when nobody asked. */
   removing: string[] | null;
   /** What was measured last; null before. */
@@ -44,6 +51,8 @@ interface ViewState {
   setTool: (tool: Tool) => void;
   chooseNodes: (nodes: NodeRef[]) => void;
   pointAtPath: (path: string | null) => void;
+  showMargins: (margins: Margin[] | null) => void;
+  showMap: (map: MapKind | null) => void;
   setRemoving: (ids: string[] | null) => void;
   setMeasured: (measured: Measured | null) => void;
   pointAt: (stepKey: string | null) => void;
@@ -59,6 +68,8 @@ export const useView = create<ViewState>((set) => ({
   tool: "select",
   nodes: [],
   pointedPath: null,
+  margins: null,
+  map: null,
   removing: null,
   measured: null,
   stepKey: null,
@@ -79,6 +90,8 @@ export const useView = create<ViewState>((set) => ({
   setTool: (tool) => set({ tool, measured: null, nodes: [] }),
   chooseNodes: (nodes) => set({ nodes }),
   pointAtPath: (pointedPath) => set({ pointedPath }),
+  showMargins: (margins) => set({ margins }),
+  showMap: (map) => set({ map }),
   setRemoving: (removing) => set({ removing }),
   setMeasured: (measured) => set({ measured }),
   pointAt: (stepKey) => set({ stepKey }),

@@ -52,6 +52,15 @@ export function PacketRoom() {
               facts={`${scene.stitchCount.toLocaleString("en-GB")} stitches, ${scene.stopCount} stops, ${duration(scene.seconds)} with hands${scene.design ? `; ${sizeText(scene.design.width, scene.design.height, scene.unit)}` : ""}`}
               href={`${files}/program.ulst`}
             />
+            {scene.guides.map((guide) => (
+              <FileRow
+                key={guide.id}
+                icon={<Spool size={22} aria-hidden />}
+                name={`Stitch file, ${guide.name}`}
+                facts={`In a hooping of its own: ${guide.stitchCount.toLocaleString("en-GB")} stitches, ${duration(guide.seconds)} with hands`}
+                href={`${files}/program.ulst?hooping=${guide.id}`}
+              />
+            ))}
             {scene.sheets.map((sheet) => (
               <FileRow
                 key={sheet.clothId}

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { useEdits } from "../../api/edits";
-import { keys } from "../../api/queries";
+import { keys, useCatalogue } from "../../api/queries";
 import type { Cloth, Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
@@ -18,13 +18,6 @@ interface Props {
   onAdded?: (clothId: string) => void;
 }
 
-const KINDS = [
-  { value: "wovenCotton", label: "woven cotton" },
-  { value: "linen", label: "linen" },
-  { value: "felt", label: "felt" },
-  { value: "vinyl", label: "vinyl" },
-  { value: "stabiliser", label: "stabiliser" },
-];
 const TEXTURES = [
   { value: "plain", label: "plain" },
   { value: "woven", label: "woven" },
@@ -36,6 +29,7 @@ const TEXTURES = [
 export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
   const edits = useEdits(projectId);
   const queries = useQueryClient();
+  const kinds = useCatalogue().data?.clothKinds ?? [];
   const [draft, setDraft] = useState<Cloth>(
     cloth ?? {
       id: "",
@@ -47,14 +41,16 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
     },
   );
 
+  const preset = kinds.find((known) => known.id === draft.kind);
+
   const save = async (event: FormEvent) => {
     event.preventDefault();
     if (cloth) {
       if (await edits.edit({ edit: "changeCloth", cloth: draft })) onClose();
       return;
     }
-    const { name, colour, kind, texture, swatch } = draft;
-    if (!(await edits.edit({ edit: "addCloth", name, colour, kind, texture, swatch }))) return;
+    const { name, colour, kind, isDeepPile, texture, swatch } = draft;
+    if (!(await edits.edit({ edit: "addCloth", name, colour, kind, isDeepPile, texture, swatch }))) return;
     const added = queries.getQueryData<Scene>(keys.scene(projectId))?.cloths.at(-1);
     if (added) onAdded?.(added.id);
     onClose();
@@ -94,7 +90,7 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
           <Choice
             label="Kind"
             value={draft.kind ?? "wovenCotton"}
-            options={KINDS}
+            options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
             onChosen={(kind) => setDraft({ ...draft, kind: kind as Cloth["kind"] })}
           />
           <Choice
@@ -105,6 +101,22 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
             onChosen={(texture) => setDraft({ ...draft, texture: texture as Cloth["texture"] })}
           />
         </div>
+        <label className="flex items-center gap-2 text-[14px]">
+          <input
+            type="checkbox"
+            className="size-4 accent-indigo"
+            checked={draft.isDeepPile ?? false}
+            onChange={(event) => setDraft({ ...draft, isDeepPile: event.target.checked })}
+          />
+          Deep pile that stitches sink into
+        </label>
+        {preset && draft.kind !== "stabiliser" ? (
+          <p className="rounded-card bg-chalk px-3 py-1.5 text-[13px] text-muted">
+            Stabiliser: {preset.stabiliser}. Needle: {preset.needle}.
+            {preset.topping ? ` Topping: ${preset.topping}.` : ""} Covers on it begin with numbers that suit
+            it; numbers set by hand stay.
+          </p>
+        ) : null}
         <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft({ ...draft, swatch })} />
         {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
         <div className="flex justify-end gap-2 pt-1">

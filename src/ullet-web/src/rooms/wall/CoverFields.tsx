@@ -1,76 +1,66 @@
-import { RotateCcw } from "lucide-react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import type { CoverSettings, Edit } from "../../api/client";
-import { Button } from "../../parts/Button";
-import { SlideField } from "../../parts/SlideField";
+import type { CoverKind, CoverSettings, Edit } from "../../api/client";
+import { BandFields } from "./cover/BandFields";
+import { LineCoverFields } from "./cover/LineCoverFields";
+import { MotifFields } from "./cover/MotifFields";
+import { UnderlayFields } from "./cover/UnderlayFields";
 import type { ClothProps } from "./elementProps";
 
-/** Width, spacing and inside share of the cover, drawn while they slide. */
-export function CoverFields({ projectId, element }: ClothProps) {
+/** Which cover, and its numbers; slid numbers are drawn while they move. */
+export function CoverFields({ projectId, scene, element }: ClothProps) {
   const edits = useEdits(projectId);
-  const ranges = useCatalogue().data;
+  const catalogue = useCatalogue().data;
   const set = element.cloth.stages.cover;
-  const { width, spacing, insideShare } = element.cloth.satin;
-  if (!ranges) return null;
+  const { kind } = element.cloth.cover;
+  if (!catalogue) return null;
   if (set.off)
     return <p className="text-[14px] text-muted">The cover is switched off; switch it on under Stages.</p>;
 
+  const only = catalogue.methods.find((method) => method.id === element.cloth.method)?.onlyCover;
   const changed = (part: Partial<CoverSettings>): Edit => ({
     edit: "setCover",
     elementId: element.id,
     cover: { ...set, ...part },
   });
-  const own = set.width != null || set.spacing != null || set.insideShare != null;
+  const take = (part: Partial<CoverSettings>) => void edits.edit(changed(part));
+  const slide = (part: Partial<CoverSettings>) => void edits.preview(changed(part));
+  const fields = { catalogue, cover: element.cloth.cover, set, unit: scene.unit, take, slide };
+  const choose = (next: CoverKind) => {
+    // A spacing belongs to its kind: what is dense for one is bare for the other.
+    take({ kind: next, spacing: null, width: null, insideShare: null, unitLength: null, inset: null });
+  };
   return (
     <>
-      <SlideField
-        label="Cover width"
-        value={width}
-        least={ranges.coverWidth.least}
-        most={ranges.coverWidth.most}
-        step={0.1}
-        unit="mm"
-        digits={1}
-        ends={["narrower", "wider"]}
-        onSlide={(value) => void edits.preview(changed({ width: value }))}
-        onTaken={(value) => void edits.edit(changed({ width: value }))}
-      />
-      <SlideField
-        label="Spacing"
-        value={spacing}
-        least={ranges.coverSpacing.least}
-        most={ranges.coverSpacing.most}
-        step={0.01}
-        unit="mm"
-        digits={2}
-        ends={["denser", "looser"]}
-        hint={`${(10 / spacing).toFixed(0)} strokes to the cm`}
-        onSlide={(value) => void edits.preview(changed({ spacing: value }))}
-        onTaken={(value) => void edits.edit(changed({ spacing: value }))}
-      />
-      <SlideField
-        label="Inside share"
-        value={Math.round(insideShare * 100)}
-        least={ranges.coverInsideShare.least * 100}
-        most={ranges.coverInsideShare.most * 100}
-        step={1}
-        unit="%"
-        digits={0}
-        ends={["outside", "inside"]}
-        onSlide={(value) => void edits.preview(changed({ insideShare: value / 100 }))}
-        onTaken={(value) => void edits.edit(changed({ insideShare: value / 100 }))}
-      />
-      {own ? (
-        <Button
-          look="quiet"
-          className="text-indigo"
-          onClick={() => void edits.edit(changed({ width: null, spacing: null, insideShare: null }))}
-        >
-          <RotateCcw size={15} aria-hidden />
-          As first set
-        </Button>
-      ) : null}
+      {only ? null : (
+        <div role="radiogroup" aria-label="Kind of cover" className="grid grid-cols-3 gap-1">
+          {catalogue.covers.map((cover) => (
+            <button
+              key={cover.id}
+              type="button"
+              role="radio"
+              aria-checked={cover.id === kind}
+              className="rounded-[6px] border border-line px-1 py-1 text-[13px] hover:bg-chalk aria-checked:border-indigo aria-checked:bg-indigo aria-checked:text-white"
+              onClick={() => choose(cover.id)}
+            >
+              {cover.name}
+            </button>
+          ))}
+        </div>
+      )}
+      <p className="text-[13px] text-muted">
+        {catalogue.covers.find((cover) => cover.id === kind)?.summary}
+        {only ? " The method has no other." : ""}
+      </p>
+      {kind === "bean" || kind === "rawEdge" ? (
+        <LineCoverFields {...fields} />
+      ) : (
+        <>
+          {kind === "motif" ? <MotifFields {...fields} /> : null}
+          <BandFields {...fields} />
+          {kind === "satin" || kind === "zigzag" ? <UnderlayFields {...fields} /> : null}
+        </>
+      )}
     </>
   );
 }

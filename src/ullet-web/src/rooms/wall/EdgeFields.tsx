@@ -1,13 +1,18 @@
+import { useState } from "react";
 import { useEdits } from "../../api/edits";
 import { useForm } from "../../api/queries";
 import type { Stretch } from "../../api/client";
 import { withUnit } from "../../state/lengths";
 import { useView } from "../../state/view";
+import { StretchCover } from "./cover/StretchCover";
 import type { ClothProps } from "./elementProps";
+
+const ownWords = (stretch: Stretch) => (stretch.cover ? "Own cover" : "Set cover");
 
 /** The edge stretch by stretch: what lies under something, and what a hand says against the stack. */
 export function EdgeFields({ projectId, scene, element }: ClothProps) {
   const edits = useEdits(projectId);
+  const [opened, setOpened] = useState<number | null>(null);
   const pointAtPath = useView((view) => view.pointAtPath);
   const stretches = useForm(projectId, element.id, scene.head).data?.stretches;
   if (!stretches) return <p className="text-[14px] text-muted">Reading the edge …</p>;
@@ -24,7 +29,7 @@ export function EdgeFields({ projectId, scene, element }: ClothProps) {
         {stretches.map((stretch, i) => (
           <li
             key={`${stretch.x} ${stretch.y}`}
-            className="flex items-center gap-2 px-2 py-1 text-[14px]"
+            className="flex flex-wrap items-center gap-2 px-2 py-1 text-[14px]"
             onPointerEnter={() => pointAtPath(stretch.path)}
             onPointerLeave={() => pointAtPath(null)}
             onFocus={() => pointAtPath(stretch.path)}
@@ -57,6 +62,20 @@ export function EdgeFields({ projectId, scene, element }: ClothProps) {
                 "open"
               )}
             </span>
+            {stretch.isCovered ? null : (
+              <button
+                type="button"
+                aria-expanded={opened === i}
+                aria-label={`${ownWords(stretch)}: cover of stretch ${i + 1}`}
+                className="shrink-0 text-[13px] text-indigo hover:underline"
+                onClick={() => setOpened(opened === i ? null : i)}
+              >
+                {ownWords(stretch)}
+              </button>
+            )}
+            {opened === i && !stretch.isCovered ? (
+              <StretchCover projectId={projectId} scene={scene} element={element} stretch={stretch} />
+            ) : null}
           </li>
         ))}
       </ul>

@@ -1,6 +1,6 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useEdits } from "../../api/edits";
-import { isCloth, isLine, isPiece, isWords, type Element } from "../../api/client";
+import { isCloth, isLine, isPiece, isWords, type ClothElement, type Element } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { Section } from "../../parts/Section";
 import { TextField } from "../../parts/TextField";
@@ -10,6 +10,7 @@ import { ArrangeFields } from "./ArrangeFields";
 import { ClothAndMethod } from "./ClothAndMethod";
 import { CoverFields } from "./CoverFields";
 import { CutFacts } from "./CutFacts";
+import { EdgeMatchFields } from "./EdgeMatchFields";
 import { EdgeFields } from "./EdgeFields";
 import { LetterFields } from "./LetterFields";
 import { LineFields } from "./LineFields";
@@ -96,8 +97,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           <Section title="Cloth & method">
             <ClothAndMethod {...props} element={cloth} />
           </Section>
-          <Section title="Cover" startsOpen={!words} brief={`${cloth.cloth.satin.width.toFixed(1)} mm wide`}>
+          <Section title="Cover" startsOpen={!words} brief={coverBrief(cloth)}>
             <CoverFields {...props} element={cloth} />
+          </Section>
+          <Section title="Edge match" startsOpen={false} brief="does the cover hold the edge?">
+            <EdgeMatchFields {...props} element={cloth} />
           </Section>
         </>
       ) : (
@@ -122,7 +126,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         <StateButtons {...props} chosen={[element]} />
       </Section>
       {cloth ? (
-        <Section title="Stages" startsOpen={false} brief="placement, tack-down, cover">
+        <Section title="Stages" startsOpen={false} brief="on or off, threads, numbers">
           <StageFields {...props} element={cloth} />
         </Section>
       ) : null}
@@ -132,11 +136,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         </Section>
       ) : null}
       {cloth ? (
-        <Section
-          title="Cut"
-          startsOpen={false}
-          brief={cloth.cloth.method === "cutBeforehand" ? "exact piece" : "rough template"}
-        >
+        <Section title="Cut" startsOpen={false} brief={cutBrief(cloth)}>
           <CutFacts {...props} element={cloth} />
         </Section>
       ) : null}
@@ -146,6 +146,19 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
 
 function shapeBrief(count: number): string {
   return count === 0 ? "carve, join, round, repeat" : count === 1 ? "one operation" : `${count} operations`;
+}
+
+function cutBrief({ cloth }: ClothElement): string {
+  if (cloth.method === "markedOnCloth" || cloth.method === "laidFirst") return "no cut shape";
+  return cloth.method === "cutBeforehand" ? "exact piece" : "rough template";
+}
+
+function coverBrief({ cloth }: ClothElement): string {
+  const { kind, width, inset } = cloth.cover;
+  if (cloth.stages.cover.off) return "off";
+  return kind === "bean" || kind === "rawEdge"
+    ? `${inset.toFixed(1)} mm inside`
+    : `${width.toFixed(1)} mm wide`;
 }
 
 function holesBrief(count: number): string {

@@ -32,7 +32,7 @@ export function FontPanel({ projectId, scene, element, onClose }: WordsProps & {
         At a cap height of {withUnit(capHeight || 40, scene.unit)}
         {sewn
           ? "; no cover has to fit."
-          : `, with a cover ${withUnit(element.cloth.satin.width, scene.unit)} wide.`}
+          : `, with a cover ${withUnit(element.cloth.cover.width, scene.unit)} wide.`}
       </p>
       <FontChooser
         text={element.words.text}

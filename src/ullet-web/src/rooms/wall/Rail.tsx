@@ -1,5 +1,6 @@
 import {
   FileInput,
+  Grid2x2,
   Image,
   Keyboard,
   Maximize,
@@ -22,7 +23,7 @@ import { IconButton } from "../../parts/IconButton";
 import { mainContainer } from "../../parts/mainContainer";
 import { say } from "../../state/messages";
 import { useRuler, USUAL_PIXELS } from "../../state/ruler";
-import { useView } from "../../state/view";
+import { useView, type MapKind } from "../../state/view";
 import { CalibratePanel } from "./CalibratePanel";
 import { ImportPanel } from "./ImportPanel";
 import { LettersPanel } from "./LettersPanel";
@@ -91,6 +92,7 @@ export function Rail({ projectId, scene }: Props) {
           setTool(tool === "measure" ? "select" : "measure");
         }}
       />
+      <MapVerb />
       <Verb icon={Image} label="Mock-up" onClick={() => setAsked("mockUp")} />
       <input
         ref={chooser}
@@ -196,3 +198,49 @@ function ShapeVerb({ projectId, scene }: Props) {
     </Popover.Root>
   );
 }
+
+/** The maps, one after the other: density, coverage, none. */
+function MapVerb() {
+  const { map, showMap } = useView();
+  const [open, setOpen] = useState(false);
+  const choose = (kind: MapKind | null) => {
+    setOpen(false);
+    showMap(kind);
+  };
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger className={VERB} aria-pressed={map !== null}>
+        <Grid2x2 size={21} aria-hidden />
+        Maps
+      </Popover.Trigger>
+      <Popover.Portal container={mainContainer()}>
+        <Popover.Content
+          side="right"
+          align="start"
+          sideOffset={8}
+          aria-label="Maps"
+          className="z-40 w-[250px] rounded-card border border-line bg-white p-2 shadow-lg"
+        >
+          {MAPS.map(({ kind, name, what }) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={kind === map}
+              className="block w-full rounded-card px-2 py-1.5 text-left hover:bg-indigo-pale aria-pressed:bg-indigo-pale"
+              onClick={() => choose(kind)}
+            >
+              <span className="block font-medium">{name}</span>
+              <span className="block text-[13px] text-muted">{what}</span>
+            </button>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+const MAPS: { kind: MapKind | null; name: string; what: string }[] = [
+  { kind: "density", name: "Density", what: "where needle points crowd" },
+  { kind: "coverage", name: "Coverage", what: "where covers leave cloth bare" },
+  { kind: null, name: "No map", what: "the drawing alone" },
+];

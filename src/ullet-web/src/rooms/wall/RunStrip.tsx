@@ -1,7 +1,9 @@
 import { Hand } from "lucide-react";
+import { useState } from "react";
 import { useEdits } from "../../api/edits";
 import type { Scene, Step } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
 import { TextField } from "../../parts/TextField";
 import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
@@ -11,9 +13,21 @@ interface Props {
   scene: Scene;
 }
 
+const ORDERS = [
+  { order: "oneByOne", name: "One by one" },
+  { order: "together", name: "Together" },
+] as const;
+
+/** An order only matters among several pieces. */
+function sewsSeveral(scene: Scene): boolean {
+  return scene.steps.filter((step) => step.kind === "hand").length > 3;
+}
+
 /** Every step as a bar as wide as its time, hand steps as raised tabs. */
 export function RunStrip({ projectId, scene }: Props) {
+  const edits = useEdits(projectId);
   const { selection, stepKey, pointAt, select } = useView();
+  const [hooping, setHooping] = useState("");
 
   const show = (step: Step) => {
     if (step.key === stepKey) {
@@ -24,7 +38,10 @@ export function RunStrip({ projectId, scene }: Props) {
     pointAt(step.key);
   };
 
-  const pointed = scene.steps.find((step) => step.key === stepKey);
+  const guide = scene.guides.find((known) => known.id === hooping);
+  const steps = guide?.steps ?? scene.steps;
+  const pointed = steps.find((step) => step.key === stepKey);
+  const { stitchCount, stopCount, seconds } = guide ?? scene;
   return (
     <section
       aria-label="Run strip"
@@ -34,15 +51,44 @@ export function RunStrip({ projectId, scene }: Props) {
       <div className="flex items-baseline gap-3 pb-1">
         <h2 className="text-[14px] font-semibold">Run strip</h2>
         <p className="text-[13px] text-muted">
-          {scene.stitchCount.toLocaleString("en-GB")} stitches · {scene.stopCount}{" "}
-          {scene.stopCount === 1 ? "stop" : "stops"} · about {duration(scene.seconds)}
+          {stitchCount.toLocaleString("en-GB")} stitches · {stopCount} {stopCount === 1 ? "stop" : "stops"} ·
+          about {duration(seconds)}
         </p>
+        {scene.guides.length ? (
+          <Choice
+            label="Hooping"
+            labelHidden
+            className="w-[200px]"
+            value={guide?.id ?? ""}
+            options={[
+              { value: "", label: scene.hooping.name },
+              ...scene.guides.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChosen={setHooping}
+          />
+        ) : null}
+        {guide || !sewsSeveral(scene) ? null : (
+          <div role="radiogroup" aria-label="Order of the pieces" className="flex gap-1 text-[13px]">
+            {ORDERS.map(({ order, name }) => (
+              <button
+                key={order}
+                type="button"
+                role="radio"
+                aria-checked={scene.order === order}
+                className="rounded-[6px] border border-line px-2 hover:bg-chalk aria-checked:border-indigo aria-checked:bg-indigo aria-checked:text-white"
+                onClick={() => void edits.edit({ edit: "setOrder", order })}
+              >
+                {name}, {scene.stops[order]} {scene.stops[order] === 1 ? "stop" : "stops"}
+              </button>
+            ))}
+          </div>
+        )}
         <p className="ml-auto flex items-center gap-1 text-[13px] text-muted">
           <span aria-hidden className="inline-block size-2.5 rounded-[2px] bg-marigold" /> hands
         </p>
       </div>
       <ol className="flex h-[42px] items-end gap-[3px] overflow-x-auto pt-0.5">
-        {scene.steps.map((step, i) => {
+        {steps.map((step, i) => {
           const lit = selection.includes(step.ownerId) || step.key === stepKey;
           const dim = (selection.length > 0 || stepKey !== null) && !lit;
           return (
@@ -60,7 +106,9 @@ export function RunStrip({ projectId, scene }: Props) {
                 data-dim={dim || undefined}
                 onClick={() => show(step)}
                 className="flex h-[26px] w-full items-center justify-center overflow-hidden rounded-[4px] border border-ink/25 data-[dim]:opacity-35 data-[kind=hand]:h-[38px] data-[kind=hand]:border-[#a86b00] data-[kind=hand]:bg-marigold aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-indigo"
-                style={step.kind === "stitch" ? { backgroundColor: colourOf(scene, step) } : undefined}
+                style={
+                  step.kind === "stitch" ? { backgroundColor: step.threadColour ?? undefined } : undefined
+                }
               >
                 {step.kind === "hand" && step.seconds > 40 ? (
                   <Hand size={13} className="text-ink" aria-hidden />
@@ -88,7 +136,7 @@ function StepNote({ projectId, scene, step }: Props & { step: Step }) {
       </div>
       {step.kind === "stitch" ? (
         <p>
-          {step.stitchCount.toLocaleString("en-GB")} stitches in {thread?.name}
+          {step.stitchCount.toLocaleString("en-GB")} stitches in {thread?.name ?? "another thread"}
           {step.stopAfter ? "; then the machine stops." : "; the machine goes straight on."}
         </p>
       ) : (
@@ -111,8 +159,4 @@ function StepNote({ projectId, scene, step }: Props & { step: Step }) {
 function stepLabel(step: Step, i: number): string {
   const what = step.kind === "hand" ? "hands" : "stitches";
   return `Step ${i + 1}, ${what}: ${step.ownerName}, ${step.role}, ${duration(step.seconds)}`;
-}
-
-function colourOf(scene: Scene, step: Step): string | undefined {
-  return scene.threads.find((thread) => thread.id === step.threadId)?.colour;
 }

@@ -1,7 +1,7 @@
 import { ListFilter } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useState, type ReactNode } from "react";
-import type { Element, Scene } from "../../api/client";
+import { isLaid, type Element, type Scene } from "../../api/client";
 import { free } from "../../canvas/hitTest";
 import { mainContainer } from "../../parts/mainContainer";
 import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
@@ -59,14 +59,12 @@ export function SelectBy({ scene }: { scene: Scene }) {
           {STAGES.map(({ stage, label }) => (
             <Pick
               key={stage}
-              onPick={() =>
-                take((element) => element.bandPath !== "" && element.cloth?.stages[stage].off === false)
-              }
+              onPick={() => take((element) => isLaid(element) && !element.cloth.stages[stage].off)}
             >
               {label}
             </Pick>
           ))}
-          <Pick onPick={() => take((element) => element.bandPath === "")}>are sewn as lines</Pick>
+          <Pick onPick={() => take((element) => !isLaid(element))}>are sewn as lines</Pick>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -1,7 +1,7 @@
 import { Blend, ChevronDown, ChevronUp, DraftingCompass, EyeOff, Group, Layers, Lock } from "lucide-react";
 import type { KeyboardEvent, MouseEvent } from "react";
 import { useEdits } from "../../api/edits";
-import type { Element, Scene } from "../../api/client";
+import { isLaid, type Element, type Scene } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
 import { useView } from "../../state/view";
@@ -143,7 +143,7 @@ export function Stack({ projectId, scene }: Props) {
 function Mark({ scene, element }: { scene: Scene; element: Element }) {
   if (element.isConstruction)
     return <span className="size-4.5 shrink-0 rounded-[5px] border border-dashed border-muted" aria-hidden />;
-  if (element.bandPath)
+  if (isLaid(element))
     return <ClothSwatch cloth={scene.cloths.find((cloth) => cloth.id === element.cloth?.id)} />;
   const step = scene.steps.find((each) => each.ownerId === element.id && each.threadId != null);
   const thread = scene.threads.find((known) => known.id === step?.threadId);

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { Scene } from "../../api/client";
+import { useMap } from "../../api/queries";
 import { loadStitches } from "../../api/stitches";
 import { photosArrived, whenPhotoArrives } from "../../canvas/cloth";
 import { withUnit } from "../../state/lengths";
@@ -20,7 +21,18 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
   const holder = useRef<HTMLDivElement>(null);
   const [view, setView] = useState<WallView | null>(null);
   const [drawn, setDrawn] = useState<number | null>(null);
-  const { selection, stepKey, letter, measured, tool, pointedPath, select } = useView();
+  const {
+    selection,
+    stepKey,
+    letter,
+    measured,
+    tool,
+    pointedPath,
+    margins,
+    map: mapKind,
+    select,
+  } = useView();
+  const cells = useMap(projectId, mapKind, saved.head).data;
 
   useEffect(() => {
     if (!holder.current) return;
@@ -57,8 +69,19 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
   useEffect(() => {
     const lengthText = (mm: number) => withUnit(mm, scene.unit);
     const isInNodes = tool === "nodes";
-    view?.mark({ selection, stepKey: stitchStep, letter, measured, pointedPath, isInNodes, lengthText });
-  }, [view, selection, stitchStep, letter, measured, pointedPath, tool, scene.unit]);
+    const map = mapKind && cells ? { kind: mapKind, cells } : null;
+    view?.mark({
+      selection,
+      stepKey: stitchStep,
+      letter,
+      measured,
+      pointedPath,
+      margins,
+      map,
+      isInNodes,
+      lengthText,
+    });
+  }, [view, selection, stitchStep, letter, measured, pointedPath, margins, mapKind, cells, tool, scene.unit]);
 
   useEffect(() => {
     const fresh = wallEvents.takeNew(

@@ -2,6 +2,7 @@ import { useParams } from "react-router";
 import { useScene } from "../../api/queries";
 import { useView } from "../../state/view";
 import { ElementCard } from "./ElementCard";
+import { MapLegend } from "./MapLegend";
 import { MeasureCard } from "./MeasureCard";
 import { ProjectCard } from "./ProjectCard";
 import { Rail } from "./Rail";
@@ -31,9 +32,12 @@ export function WallRoom() {
       <div className="flex min-h-0 flex-1">
         <Rail projectId={id} scene={saved} />
         <Stack projectId={id} scene={saved} />
-        <WallMenu projectId={id} scene={saved}>
-          <WallCanvas projectId={id} scene={scene} saved={saved} />
-        </WallMenu>
+        <div className="relative flex min-w-0 flex-1">
+          <WallMenu projectId={id} scene={saved}>
+            <WallCanvas projectId={id} scene={scene} saved={saved} />
+          </WallMenu>
+          <MapLegend projectId={id} head={saved.head} />
+        </div>
         <aside aria-label="Card" className="w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white">
           {tool === "measure" ? (
             <MeasureCard projectId={id} scene={scene} />

@@ -23,6 +23,8 @@ export class WallView {
     letter: null,
     measured: null,
     pointedPath: null,
+    margins: null,
+    map: null,
     isInNodes: false,
     lengthText: (mm) => mm.toFixed(1),
   };

@@ -1,9 +1,12 @@
-import type { Element, ElementBox, Finding } from "../../api/client";
+import type { Element, ElementBox, Finding, Margin, StitchMap } from "../../api/client";
 import type { Camera, Place } from "../../canvas/camera";
 import { paintLeftovers, paintPointed, paintUnderEdges } from "../../canvas/edgePainter";
+import { paintMap } from "../../canvas/mapPainter";
+import { paintMargins } from "../../canvas/matchPainter";
 import { paintGuides, paintMeasure } from "../../canvas/guidePainter";
 import type { Guide } from "../../canvas/guides";
 import { paintBand, paintBox, paintFinding, paintStageLines } from "../../canvas/overlayPainter";
+import type { MapKind } from "../../state/view";
 import { paintChosenLetter } from "./letterMark";
 
 /** What a hand does at the moment: the moved elements and where their boxes are by now. */
@@ -21,6 +24,10 @@ export interface Marks {
   measured: { from: Place; to: Place } | null;
   /** A line that a list points at, as path data in mm. */
   pointedPath: string | null;
+  /** The edge match along the selected element's edge. */
+  margins: Margin[] | null;
+  /** A map that lies over everything. */
+  map: { kind: MapKind; cells: StitchMap } | null;
   /** True while nodes are worked on: the box has no handles then. */
   isInNodes: boolean;
   /** A length in words, in the unit that is shown. */
@@ -47,6 +54,7 @@ export function paintOverlay(ctx: CanvasRenderingContext2D, camera: Camera, rati
   const seen = shown.elements.filter((element) => !element.isHidden);
   const chosen = seen.filter((element) => marks.selection.includes(element.id));
   const single = chosen.length === 1;
+  if (marks.map && !drag) paintMap(ctx, marks.map.cells, marks.map.kind, camera, ratio);
   if (!drag)
     for (const element of seen)
       if (!chosen.includes(element)) paintUnderEdges(ctx, element, camera, ratio, false);
@@ -62,6 +70,7 @@ export function paintOverlay(ctx: CanvasRenderingContext2D, camera: Camera, rati
       if (letter && single && !drag) paintChosenLetter(ctx, letter, shown.letterMoved, camera, ratio);
     }
   if (!drag) for (const element of chosen) paintUnderEdges(ctx, element, camera, ratio, true);
+  if (marks.margins && single && !drag) paintMargins(ctx, marks.margins, camera, ratio);
   for (const finding of shown.findings) paintFinding(ctx, finding, camera, ratio);
   if (drag?.guides) paintGuides(ctx, drag.guides, camera, ratio, marks.lengthText);
   if (marks.measured) paintMeasure(ctx, marks.measured, camera, ratio, marks.lengthText);
