@@ -60,11 +60,33 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.ClickInStack("Beetroot");
             visitor.WaitForValue("Name", "Beetroot");
             Keep(visitor, "wall-layers");
+            visitor.Click("button", "Edge match");
+            visitor.WaitForText("Holds.");
+            visitor.Type("Cover width", "2.4");
+            visitor.WaitForText("Does not hold.");
+            visitor.Run(
+                "[...document.querySelectorAll('h3, button')].find(e => e.textContent.startsWith('Edge match')).scrollIntoView()"
+            );
+            Keep(visitor, "edge-match");
+            visitor.Press(OpenQA.Selenium.Keys.Control, "z");
+            visitor.WaitForText("Holds.");
+            visitor.Click("button", "Edge match");
             visitor.Click("button", "Nodes");
             visitor.Click("button", "Edit nodes");
             visitor.Click("button", "After");
             visitor.WaitForText("Node 1 of");
             Keep(visitor, "wall-nodes");
+            visitor.GoTo("/");
+            visitor.Click("link", "Tea-towel corner");
+            visitor.WaitForText("Run strip");
+            Keep(visitor, "wall-covers");
+            foreach (var map in new[] { "Density", "Coverage" })
+            {
+                visitor.Click("button", "Maps");
+                visitor.Click("button", map);
+                visitor.WaitForText("cm²");
+                Keep(visitor, $"map-{map.ToLowerInvariant()}");
+            }
         });
 
     private void Keep(Visitor visitor, string name)

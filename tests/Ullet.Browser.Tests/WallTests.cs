@@ -136,7 +136,7 @@ public sealed class WallTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.WaitForText("1 finding");
             visitor.Click("button", "1 finding");
             visitor.WaitForText("may peep out from under its cover");
-            visitor.Click("button", "Make the cover 7.0 mm wide");
+            visitor.Click("button", "Put 80 % of the cover inside");
             visitor.WaitForText("No findings");
         });
 

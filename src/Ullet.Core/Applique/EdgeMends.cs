@@ -24,18 +24,18 @@ public static class EdgeMends
     private const double ShareStep = 0.01;
     private const double AllowanceStep = 0.1;
 
-    /// <summary>At most one for each number; none where no number alone can mend it.</summary>
+    /// <summary>At most one for each number, the one that changes least of its range first; none where no number alone can mend it.</summary>
     public static ImmutableArray<EdgeMend> Of(IReadOnlyList<PieceAtWork> pieces)
     {
         var piece = pieces[0].Part.Element;
         var cover = CoverChoice.Of(piece, pieces[0].Cloth);
         var method = AppliqueMethods.Of(piece.Method);
-        var mends = ImmutableArray.CreateBuilder<EdgeMend>();
+        var mends = new List<(EdgeMend Mend, double Change)>();
         void Try(EdgeNumber number, double now, (double Least, double Most) range, double step)
         {
             if (Nearest(pieces, number, now, range, step) is { } value)
             {
-                mends.Add(new EdgeMend(number, value));
+                mends.Add((new EdgeMend(number, value), Math.Abs(value - now) / (range.Most - range.Least)));
             }
         }
         if (cover.LiesAcross)
@@ -52,7 +52,7 @@ public static class EdgeMends
         {
             Try(EdgeNumber.CutAllowance, piece.CutAllowance ?? 0, StitchRanges.CutAllowance, AllowanceStep);
         }
-        return mends.ToImmutable();
+        return [.. mends.OrderBy(mend => mend.Change).Select(mend => mend.Mend)];
     }
 
     /// <summary>The element with a number changed.</summary>

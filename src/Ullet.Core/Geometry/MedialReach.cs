@@ -11,8 +11,30 @@ internal sealed class MedialReach(SegmentIndex edges)
     private const double LeastSlack = 0.02;
     private const double Slack = 0.02;
 
+    /// <summary>A reach is guessed this much longer than its neighbour's, mm and share.</summary>
+    private const double Guess = 0.1;
+
     /// <summary>The reach from a foot along a direction, at most a length, mm, and the edge point that stopped it.</summary>
-    internal (double Reach, Point? StoppedBy) Of(Point foot, Point direction, double most)
+    /// <param name="foot">A point of an edge.</param>
+    /// <param name="direction">Across that edge, length 1.</param>
+    /// <param name="most">The longest reach.</param>
+    /// <param name="near">The reach of a neighbour; the ball is shrunk from a little more than that when that is not free.</param>
+    internal (double Reach, Point? StoppedBy) Of(
+        Point foot,
+        Point direction,
+        double most,
+        double near = double.MaxValue
+    )
+    {
+        var guess = (near * (1 + Guess)) + Guess;
+        if (guess < most && Shrunk(foot, direction, guess) is { StoppedBy: not null } found)
+        {
+            return found;
+        }
+        return Shrunk(foot, direction, most);
+    }
+
+    private (double Reach, Point? StoppedBy) Shrunk(Point foot, Point direction, double most)
     {
         var reach = most;
         Point? stop = null;

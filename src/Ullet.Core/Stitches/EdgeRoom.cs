@@ -14,13 +14,15 @@ internal sealed class EdgeRoom
     /// <summary>The radius of curvature must be larger than the longest stroke by this factor.</summary>
     private const double Safety = 1.1;
 
-    private readonly bool[][] _isFree;
+    private readonly bool[][] _isFreeOutside;
+    private readonly bool[][] _isFreeInside;
 
     /// <param name="rings">All edges, mm.</param>
     /// <param name="longest">The longest reach of a stroke from the edge, to either side, mm.</param>
     internal EdgeRoom(IReadOnlyList<Ring> rings, double longest)
     {
-        _isFree = [.. rings.Select(ring => new bool[ring.Points.Length])];
+        _isFreeOutside = [.. rings.Select(ring => new bool[ring.Points.Length])];
+        _isFreeInside = [.. rings.Select(ring => new bool[ring.Points.Length])];
         var chunks = new List<Chunk>();
         for (var i = 0; i < rings.Count; i++)
         {
@@ -29,12 +31,16 @@ internal sealed class EdgeRoom
         MarkCrowded(chunks, 2 * longest);
         foreach (var chunk in chunks)
         {
-            Array.Fill(_isFree[chunk.Ring], !chunk.IsCrowded, chunk.First, chunk.Count);
+            Array.Fill(_isFreeOutside[chunk.Ring], !chunk.IsCrowdedOutside, chunk.First, chunk.Count);
+            Array.Fill(_isFreeInside[chunk.Ring], !chunk.IsCrowdedInside, chunk.First, chunk.Count);
         }
     }
 
-    /// <summary>True when strokes along the edge from this vertex to the next one, and at both, have their full length.</summary>
-    internal bool IsFree(int ring, int vertex) => _isFree[ring][vertex];
+    /// <summary>True when strokes along the edge from this vertex to the next one, and at both, have their full length outwards.</summary>
+    internal bool IsFreeOutside(int ring, int vertex) => _isFreeOutside[ring][vertex];
+
+    /// <summary>The same inwards.</summary>
+    internal bool IsFreeInside(int ring, int vertex) => _isFreeInside[ring][vertex];
 
     private static void Cut(Ring ring, int number, double tightest, List<Chunk> chunks)
     {
@@ -70,12 +76,15 @@ internal sealed class EdgeRoom
             {
                 if (bends && open is not null)
                 {
-                    open.IsCrowded = true;
+                    open.Crowd();
                 }
                 open = new Chunk(number, i, line, along, turned);
                 chunks.Add(open);
             }
-            open.IsCrowded |= bends;
+            if (bends)
+            {
+                open.Crowd();
+            }
             along += onward.Length;
             open.Take(here, after, along, turned);
         }
@@ -99,15 +108,10 @@ internal sealed class EdgeRoom
             var box = sorted[i].Box.Grown(near);
             for (var j = i + 1; j < sorted.Length && sorted[j].Box.MinX <= box.MaxX; j++)
             {
-                if (
-                    (!sorted[i].IsCrowded || !sorted[j].IsCrowded)
-                    && sorted[j].Box.MinY <= box.MaxY
-                    && sorted[j].Box.MaxY >= box.MinY
-                    && !sorted[i].IsBeside(sorted[j])
-                )
+                if (sorted[j].Box.MinY <= box.MaxY && sorted[j].Box.MaxY >= box.MinY && !sorted[i].IsBeside(sorted[j]))
                 {
-                    sorted[i].IsCrowded = true;
-                    sorted[j].IsCrowded = true;
+                    sorted[i].CrowdBy(sorted[j]);
+                    sorted[j].CrowdBy(sorted[i]);
                 }
             }
         }
@@ -127,7 +131,43 @@ internal sealed class EdgeRoom
 
         internal Box Box { get; private set; } = Box.Empty;
 
-        internal bool IsCrowded { get; set; }
+        internal bool IsCrowdedOutside { get; private set; }
+
+        internal bool IsCrowdedInside { get; private set; }
+
+        /// <summary>Crowds both sides: the edge itself bends sharply.</summary>
+        internal void Crowd() => (IsCrowdedOutside, IsCrowdedInside) = (true, true);
+
+        /// <summary>Crowds the sides on which another chunk lies. Both are nearly straight: where one of three points of the
+        /// other lies on a side of this one's chord, so may the rest.</summary>
+        internal void CrowdBy(Chunk other)
+        {
+            if (IsCrowdedOutside && IsCrowdedInside)
+            {
+                return;
+            }
+            var outward = (_end - _start).Unit().Outward();
+            var bent = Bend + other.Bend;
+            foreach (var place in new[] { other._start, Point.Lerp(other._start, other._end, 0.5), other._end })
+            {
+                var aside = Point.Dot(place - _start, outward);
+                // The chord of a bent chunk says less about where its strokes point.
+                var unsure = OnLine + (bent * (place - _start).Length);
+                IsCrowdedOutside |= aside > unsure || (bent > MostBent && aside > -unsure);
+                IsCrowdedInside |= aside < -unsure || (bent > MostBent && aside < unsure);
+            }
+        }
+
+        /// <summary>How far a chunk may leave its chord's line and count as on it, mm.</summary>
+        private const double OnLine = 0.02;
+
+        /// <summary>A chunk that turns by more than this, radians, crowds both sides where it may.</summary>
+        private const double MostBent = 0.2;
+
+        private double Bend => TurnTo - turnFrom;
+
+        private Point _start;
+        private Point _end;
 
         /// <summary>True on the line that holds the ring's first point, unless that is a corner.</summary>
         internal bool IsWrapped { get; set; }
@@ -142,6 +182,11 @@ internal sealed class EdgeRoom
 
         internal void Take(Point start, Point end, double to, double turned)
         {
+            if (Count == 0)
+            {
+                _start = start;
+            }
+            _end = end;
             Count++;
             Box = Box.Including(start).Including(end);
             (To, TurnTo) = (to, turned);

@@ -16,14 +16,14 @@ internal static class FanChoice
     private const int Place = 9;
 
     /// <summary>Thicker than this a fan is thinned more, layers; a little under what is promised.</summary>
-    private const double MostLayers = 2.8;
+    private const double MostLayers = 2.74;
 
     /// <summary>Barer than this a fan is thinned less, share of it.</summary>
     private const double MostBare = 0.004;
 
-    private static readonly double[] Rooms = [1.12, 1.25, 1.0, 1.4, 0.88];
+    private static readonly double[] Rooms = [1.12, 1.25, 1.04, 1.35, 0.95, 0.86];
 
-    private const int Phases = 4;
+    private const int Phases = 6;
 
     /// <summary>The thinning under which neither too much thread lies anywhere nor too little.</summary>
     /// <param name="strokes">The fan with some strokes to either side.</param>

@@ -14,6 +14,9 @@ internal static class InsetLine
     /// <summary>At a corner the two sides' lines meet no farther than this many distances from it.</summary>
     private const double MitreLimit = 12;
 
+    /// <summary>At a corner at most this much of a line is added or taken away, mm.</summary>
+    private const double MostTrimmed = 1;
+
     /// <param name="regions">The outline, mm.</param>
     /// <param name="distance">Inwards of the material when over 0, mm.</param>
     internal static ImmutableArray<Ring> Of(ImmutableArray<Region> regions, double distance)
@@ -48,9 +51,25 @@ internal static class InsetLine
                     return null;
                 }
             }
+            TrimStart(points, rings[number].Corners().IsEmpty);
             lines.Add(Ring.Of(points));
         }
         return lines.ToImmutable();
+    }
+
+    /// <summary>Takes away what the first leg has before the place where the last one meets it.</summary>
+    private static void TrimStart(List<Point> points, bool isSmooth)
+    {
+        var meets = points[^1];
+        while (
+            !isSmooth
+            && points.Count > 4
+            && points[0].DistanceTo(meets) < MostTrimmed
+            && Point.Dot(points[0] - meets, points[1] - points[0]) < 0
+        )
+        {
+            points.RemoveAt(0);
+        }
     }
 
     /// <summary>The inner ends of a leg's free places; false when a place amid them is clipped.</summary>
@@ -62,13 +81,21 @@ internal static class InsetLine
         {
             return false;
         }
+        var meets = points.Count > 0 ? points[^1] : (Point?)null;
         for (var i = first; i <= last; i++)
         {
             if (body[i].IsClipped)
             {
                 return false;
             }
-            points.Add(body[i].Inner);
+            var isBefore =
+                meets is { } begun
+                && body[i].Inner.DistanceTo(begun) < MostTrimmed
+                && Point.Dot(body[i].Inner - begun, Direction(body[i])) < 0;
+            if (!isBefore)
+            {
+                points.Add(body[i].Inner);
+            }
         }
         return true;
     }
@@ -124,9 +151,16 @@ internal static class InsetLine
         }
         var ahead = Point.Cross(first - last, onward) / cross;
         var meets = last + (into * ahead);
-        if (ahead < -0.05 || ahead > 1 || meets.DistanceTo(corner) > MitreLimit * distance)
+        if (Math.Abs(ahead) > MostTrimmed || meets.DistanceTo(corner) > MitreLimit * distance)
         {
             return false;
+        }
+        // A clip is seen a little late: what was sewn beyond the place where the lines meet goes.
+        while (
+            points.Count > 0 && Point.Dot(points[^1] - meets, into) > 0 && points[^1].DistanceTo(meets) < MostTrimmed
+        )
+        {
+            points.RemoveAt(points.Count - 1);
         }
         points.Add(meets);
         return true;

@@ -70,7 +70,7 @@ public static class SatinCover
             {
                 picked.RemoveAt(picked.Count - 1);
             }
-            strokes.AddRange(StrokeSpread.WithCrowding(picked, spacing));
+            strokes.AddRange(StrokeSpread.WithCrowding(picked, leg.Places, spacing));
         }
         var all = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(strokes);
         var runs = new List<StitchRun>(starts.Count);

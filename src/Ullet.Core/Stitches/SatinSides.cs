@@ -62,6 +62,8 @@ internal sealed class SatinSides
     private readonly CoverBand _usual;
     private CoverBand _band;
     private double _searchedUpTo;
+    private double _lastOutward = double.MaxValue;
+    private double _lastInward = double.MaxValue;
 
     /// <param name="rings">All edges of the outline, mm.</param>
     /// <param name="band">The band along them.</param>
@@ -165,7 +167,9 @@ internal sealed class SatinSides
         var count = ring < 0 ? 0 : _rings[ring].Points.Length;
         for (var i = 0; i + 1 < points.Length; i++)
         {
-            if (known && _room.IsFree(ring, (firstVertex + i) % count))
+            var vertex = count == 0 ? 0 : (firstVertex + i) % count;
+            var isFree = (known && _room.IsFreeOutside(ring, vertex), known && _room.IsFreeInside(ring, vertex));
+            if (isFree is (true, true))
             {
                 places.Add(FreePlace(points[i], normals[i]));
                 _searchedUpTo = i;
@@ -174,16 +178,21 @@ internal sealed class SatinSides
             var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / Step));
             for (var s = 0; s < steps; s++)
             {
-                AddSearched(points, normals, i + (s / (double)steps), begin, places, ref narrowest);
+                AddSearched(points, normals, i + (s / (double)steps), isFree, begin, places, ref narrowest);
             }
         }
-        if (known && _room.IsFree(ring, (firstVertex + points.Length - 2) % count))
+        var lastVertex = count == 0 ? 0 : (firstVertex + points.Length - 2) % count;
+        var isLastFree = (
+            known && _room.IsFreeOutside(ring, lastVertex),
+            known && _room.IsFreeInside(ring, lastVertex)
+        );
+        if (isLastFree is (true, true))
         {
             places.Add(FreePlace(points[^1], normals[^1]));
         }
         else
         {
-            AddSearched(points, normals, points.Length - 1, begin, places, ref narrowest);
+            AddSearched(points, normals, points.Length - 1, isLastFree, begin, places, ref narrowest);
         }
         var end = places.Count - 1;
         if (turnAtEnd is { } last)
@@ -201,15 +210,16 @@ internal sealed class SatinSides
         Point[] points,
         Point[] normals,
         double at,
+        (bool Outside, bool Inside) isFree,
         int begin,
         List<StrokePlace> places,
         ref NarrowPlace? narrowest
     )
     {
-        var place = PlaceAt(points, normals, at, ref narrowest);
+        var place = PlaceAt(points, normals, at, isFree, ref narrowest);
         if (places.Count > begin && (place.IsClipped || places[^1].IsClipped))
         {
-            AddBetween(points, normals, (_searchedUpTo, places[^1]), (at, place), places, ref narrowest);
+            AddBetween(points, normals, (_searchedUpTo, places[^1]), (at, place), isFree, places, ref narrowest);
         }
         places.Add(place);
         _searchedUpTo = at;
@@ -220,6 +230,7 @@ internal sealed class SatinSides
         Point[] normals,
         (double At, StrokePlace Place) from,
         (double At, StrokePlace Place) to,
+        (bool Outside, bool Inside) isFree,
         List<StrokePlace> places,
         ref NarrowPlace? narrowest
     )
@@ -231,7 +242,7 @@ internal sealed class SatinSides
             return;
         }
         var at = (from.At + to.At) / 2;
-        var place = PlaceAt(points, normals, at, ref narrowest);
+        var place = PlaceAt(points, normals, at, isFree, ref narrowest);
         var isEven =
             Point.Lerp(from.Place.Outer, to.Place.Outer, 0.5).DistanceTo(place.Outer) < Uneven
             && Point.Lerp(from.Place.Inner, to.Place.Inner, 0.5).DistanceTo(place.Inner) < Uneven;
@@ -240,26 +251,39 @@ internal sealed class SatinSides
             places.Add(place);
             return;
         }
-        AddBetween(points, normals, from, (at, place), places, ref narrowest);
+        AddBetween(points, normals, from, (at, place), isFree, places, ref narrowest);
         places.Add(place);
-        AddBetween(points, normals, (at, place), to, places, ref narrowest);
+        AddBetween(points, normals, (at, place), to, isFree, places, ref narrowest);
     }
 
-    private StrokePlace PlaceAt(Point[] points, Point[] normals, double at, ref NarrowPlace? narrowest)
+    private StrokePlace PlaceAt(
+        Point[] points,
+        Point[] normals,
+        double at,
+        (bool Outside, bool Inside) isFree,
+        ref NarrowPlace? narrowest
+    )
     {
         var i = Math.Min((int)at, points.Length - 2);
         var t = at - i;
         return Place(
             Point.Lerp(points[i], points[i + 1], t),
             Point.Lerp(normals[i], normals[i + 1], t).Unit(),
+            isFree,
             ref narrowest
         );
     }
 
-    private StrokePlace Place(Point foot, Point normal, ref NarrowPlace? narrowest)
+    private StrokePlace Place(Point foot, Point normal, (bool Outside, bool Inside) isFree, ref NarrowPlace? narrowest)
     {
-        var outward = _band.Outside > 0 ? _reach.Of(foot, normal, _band.Outside).Reach : _band.Outside;
-        var (inward, stop) = _reach.Of(foot, normal * -1, _band.Inside);
+        var outward =
+            isFree.Outside || _band.Outside <= 0
+                ? _band.Outside
+                : _reach.Of(foot, normal, _band.Outside, _lastOutward).Reach;
+        var (inward, stop) = isFree.Inside
+            ? (_band.Inside, null)
+            : _reach.Of(foot, normal * -1, _band.Inside, _lastInward);
+        (_lastOutward, _lastInward) = (outward, inward);
         var isClipped = inward < _band.Inside - 1e-9 || outward < _band.Outside - 1e-9;
         if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
         {

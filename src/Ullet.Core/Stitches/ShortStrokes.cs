@@ -21,14 +21,14 @@ internal sealed class ShortStrokes
     /// <summary>How much thicker than on a straight edge thread may lie.</summary>
     internal const double UsualRoom = 1.12;
 
-    /// <summary>The same for strokes over others, half as many as usual.</summary>
-    internal const double OverlapRoom = 0.45;
+    /// <summary>The same for strokes over others, a third as many as usual.</summary>
+    internal const double OverlapRoom = 0.4;
 
     /// <summary>How much of its length a stroke may give up, tried in this order.</summary>
     private static readonly double[] Shortenings = [0, 0.05, 0.1, 0.18, 0.28, 0.4];
 
     /// <summary>Strokes this near to a crowded one are looked at as well.</summary>
-    private const int Neighbours = 10;
+    private const int Neighbours = 5;
 
     private readonly double _apart;
     private readonly double _room;

@@ -11,15 +11,25 @@ internal static class SmallSteps
     /// <summary>Edges between two corners shorter than this are taken for their middle, mm.</summary>
     private const double Smallest = 0.15;
 
+    /// <summary>Where edges are as short as that, what leaves a straight line by less than this is no form of its own, mm.</summary>
+    private const double Flat = 0.04;
+
     /// <summary>The ring without them; the same ring when it has none, or when nothing but them would be left.</summary>
     internal static Ring Removed(Ring ring)
     {
         var corners = ring.Corners();
-        if (corners.Length < 2 || !AnyShort(ring, corners))
+        if (corners.IsEmpty || !AnyShort(ring, corners))
         {
             return ring;
         }
-        var points = ring.Points.ToList();
+        var points = Merged(ring.Points.ToList());
+        points = Straightened(points);
+        return points.Count >= 3 ? new Ring([.. points]) : ring;
+    }
+
+    /// <summary>Short edges between two corners that turn back on each other become their middle.</summary>
+    private static List<Point> Merged(List<Point> points)
+    {
         for (var i = 0; i < points.Count && points.Count > 3; )
         {
             var (next, after, before) = (
@@ -44,7 +54,53 @@ internal static class SmallSteps
             }
             i++;
         }
-        return points.Count >= 3 ? new Ring([.. points]) : ring;
+        return points;
+    }
+
+    /// <summary>Runs of short edges lose the vertices that hardly leave a straight line (D. Douglas and T. Peucker,
+    /// "Algorithms for the reduction of the number of points", 1973).</summary>
+    private static List<Point> Straightened(List<Point> points)
+    {
+        var kept = new List<Point>(points.Count);
+        var i = 0;
+        while (i < points.Count)
+        {
+            var end = i;
+            while (end + 1 < points.Count && points[end].DistanceTo(points[end + 1]) < Smallest)
+            {
+                end++;
+            }
+            kept.Add(points[i]);
+            if (end > i + 1)
+            {
+                Keep(points, i, end, kept);
+            }
+            if (end > i)
+            {
+                kept.Add(points[end]);
+            }
+            i = end + 1;
+        }
+        return kept;
+    }
+
+    private static void Keep(List<Point> points, int from, int to, List<Point> kept)
+    {
+        var (farthest, at) = (Flat, -1);
+        for (var i = from + 1; i < to; i++)
+        {
+            var off = points[i].DistanceTo(SegmentIndex.Foot(points[i], points[from], points[to]));
+            if (off > farthest)
+            {
+                (farthest, at) = (off, i);
+            }
+        }
+        if (at >= 0)
+        {
+            Keep(points, from, at, kept);
+            kept.Add(points[at]);
+            Keep(points, at, to, kept);
+        }
     }
 
     private static double Turned(Point before, Point here, Point step) => Point.Turn(here - before, step);

@@ -52,9 +52,33 @@ internal static class StrokeSpread
         return picked;
     }
 
-    /// <summary>The picked strokes with their crowding.</summary>
-    internal static Stroke[] WithCrowding(List<StrokePlace> picked, double spacing)
+    /// <summary>Places whose two ends advance by less different ways than this do not crowd, share.</summary>
+    private const double Calm = 0.75;
+
+    /// <summary>True when strokes draw together anywhere.</summary>
+    private static bool AnyCrowd(ReadOnlySpan<StrokePlace> places)
     {
+        for (var i = 1; i < places.Length; i++)
+        {
+            var (outer, inner) = Advance(places[i - 1], places[i]);
+            if (Math.Min(outer, inner) < Calm * Math.Max(outer, inner))
+            {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /// <summary>The picked strokes with their crowding.</summary>
+    /// <param name="picked">The strokes.</param>
+    /// <param name="places">The places that they were picked from.</param>
+    /// <param name="spacing">The spacing that was asked for, mm.</param>
+    internal static Stroke[] WithCrowding(List<StrokePlace> picked, ReadOnlySpan<StrokePlace> places, double spacing)
+    {
+        if (!AnyCrowd(places))
+        {
+            return [.. picked.Select(place => new Stroke(place, 1, 1))];
+        }
         var wanted = spacing / 2;
         var outerSums = new double[picked.Count];
         var innerSums = new double[picked.Count];

@@ -27,6 +27,8 @@ internal static class SampleOutlines
         ["letter with a counter"] = () => WithHole(new RectangleShape(2), 50, 18),
         ["hand-drawn, 400 points"] = () => HandDrawn(400),
         ["comb, 8 mm teeth"] = Comb,
+        ["gear"] = Gear,
+        ["20 mm ring"] = () => WithHole(new EllipseShape(), 20, 8),
     };
 
     internal static Region Shape(ShapeSource shape, double width, double height) =>
@@ -47,6 +49,22 @@ internal static class SampleOutlines
             {
                 var angle = 2 * Math.PI * i / count;
                 var radius = 28 + (4 * Math.Sin(3 * angle)) + (2 * Math.Cos(5 * angle)) + (random.NextDouble() * 0.05);
+                return new Point(radius * Math.Cos(angle), radius * Math.Sin(angle));
+            });
+        return new Region(Ring.Of([.. points]), []);
+    }
+
+    /// <summary>Twelve teeth of 6 mm, with flanks that lean.</summary>
+    private static Region Gear()
+    {
+        var points = Enumerable
+            .Range(0, 48)
+            .Select(i =>
+            {
+                var (angle, radius) = (
+                    2 * Math.PI * (i + (i % 4 is 1 or 3 ? 0.15 : -0.15)) / 48,
+                    i % 4 < 2 ? 34.0 : 28.0
+                );
                 return new Point(radius * Math.Cos(angle), radius * Math.Sin(angle));
             });
         return new Region(Ring.Of([.. points]), []);

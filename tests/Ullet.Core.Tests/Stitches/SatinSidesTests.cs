@@ -41,7 +41,10 @@ public sealed class SatinSidesTests
     {
         var ring = SampleOutlines.Shape(new EllipseShape(), 80, 80).Shell;
         var room = new EdgeRoom([ring], 2.3);
-        Assert.All(Enumerable.Range(0, ring.Points.Length), i => Assert.True(room.IsFree(0, i)));
+        Assert.All(
+            Enumerable.Range(0, ring.Points.Length),
+            i => Assert.True(room.IsFreeInside(0, i) && room.IsFreeOutside(0, i))
+        );
         var legs = new SatinSides([ring], Usual).Legs(0, 0);
         Assert.Equal(ring.Points.Length + 1, Assert.Single(legs).Places.Length);
     }
@@ -50,12 +53,14 @@ public sealed class SatinSidesTests
     public void Room_NearACorner_ATightCurveOrAnotherEdge_IsNotFree()
     {
         var square = SampleOutlines.Shape(new RectangleShape(), 60, 60).Shell;
-        Assert.False(new EdgeRoom([square], 2.3).IsFree(0, 0));
+        Assert.False(new EdgeRoom([square], 2.3).IsFreeInside(0, 0));
         var small = SampleOutlines.Shape(new EllipseShape(), 4, 4).Shell;
-        Assert.False(new EdgeRoom([small], 2.3).IsFree(0, 0));
+        Assert.False(new EdgeRoom([small], 2.3).IsFreeInside(0, 0));
+        // What lies on one side leaves the other free.
+        Assert.True(new EdgeRoom([square], 2.3).IsFreeOutside(0, 0));
         var large = SampleOutlines.Shape(new EllipseShape(), 60, 60).Shell;
         var within = SampleOutlines.Shape(new EllipseShape(), 54, 54).Shell.Reversed();
-        Assert.False(new EdgeRoom([large, within], 2.3).IsFree(0, 0));
+        Assert.False(new EdgeRoom([large, within], 2.3).IsFreeInside(0, 0));
     }
 
     [Fact]
@@ -103,7 +108,7 @@ public sealed class SatinSidesTests
                 var index = new SegmentIndex([other]);
                 Assert.All(
                     ring.Points,
-                    point => Assert.True(Away(index, point) < 0.04, $"{name}: off by {Away(index, point):0.000}")
+                    point => Assert.True(Away(index, point) < 0.05, $"{name}: off by {Away(index, point):0.000}")
                 );
             }
         }

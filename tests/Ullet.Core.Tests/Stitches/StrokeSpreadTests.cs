@@ -53,7 +53,7 @@ public sealed class StrokeSpreadTests
     [Fact]
     public void WithCrowding_OnAFan_SaysHowNearTheInnerEndsStand()
     {
-        var strokes = StrokeSpread.WithCrowding(StrokeSpread.Pick(Fan(outer: 6, inner: 2), 0.4, even: false), 0.4);
+        var strokes = Crowding(Fan(outer: 6, inner: 2));
         Assert.All(strokes[5..^5], stroke => Assert.InRange(stroke.OuterShare, 0.95, 1.05));
         Assert.All(strokes[5..^5], stroke => Assert.InRange(stroke.InnerShare, 0.3, 0.36));
     }
@@ -61,7 +61,7 @@ public sealed class StrokeSpreadTests
     [Fact]
     public void ShortStrokes_ThinOutWhereStrokesCrowd()
     {
-        var strokes = StrokeSpread.WithCrowding(StrokeSpread.Pick(Fan(outer: 4, inner: 0.4), 0.4, even: false), 0.4);
+        var strokes = Crowding(Fan(outer: 4, inner: 0.4));
         var points = Sewn(strokes);
         var inner = points.Where((_, i) => i % 2 == 1).Select(point => point.Length).ToList();
         Assert.InRange(inner.Count(radius => radius < 0.6), 1, inner.Count / 4);
@@ -71,13 +71,16 @@ public sealed class StrokeSpreadTests
     [Fact]
     public void ShortStrokes_LeaveEndsAloneThatHaveRoom()
     {
-        var strokes = StrokeSpread.WithCrowding(StrokeSpread.Pick(Straight(20), 0.4, even: false), 0.4);
+        var strokes = Crowding(Straight(20));
         var points = Sewn(strokes);
         for (var i = 0; i < points.Length; i++)
         {
             Assert.Equal(i % 2 == 0 ? strokes[i].Place.Outer : strokes[i].Place.Inner, points[i]);
         }
     }
+
+    private static Stroke[] Crowding(StrokePlace[] places) =>
+        StrokeSpread.WithCrowding(StrokeSpread.Pick(places, 0.4, even: false), places, 0.4);
 
     private static ImmutableArray<Point> Sewn(Stroke[] strokes)
     {

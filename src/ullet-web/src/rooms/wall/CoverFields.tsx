@@ -1,11 +1,25 @@
+import { RotateCcw } from "lucide-react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import type { CoverKind, CoverSettings, Edit } from "../../api/client";
+import { Button } from "../../parts/Button";
 import { BandFields } from "./cover/BandFields";
 import { LineCoverFields } from "./cover/LineCoverFields";
 import { MotifFields } from "./cover/MotifFields";
 import { UnderlayFields } from "./cover/UnderlayFields";
 import type { ClothProps } from "./elementProps";
+
+/** What was set by hand over the presets of method and cloth. */
+const NUMBERS = [
+  "width",
+  "spacing",
+  "insideShare",
+  "compensation",
+  "unitLength",
+  "inset",
+  "passes",
+  "underlay",
+] as const;
 
 /** Which cover, and its numbers; slid numbers are drawn while they move. */
 export function CoverFields({ projectId, scene, element }: ClothProps) {
@@ -61,6 +75,16 @@ export function CoverFields({ projectId, scene, element }: ClothProps) {
           {kind === "satin" || kind === "zigzag" ? <UnderlayFields {...fields} /> : null}
         </>
       )}
+      {NUMBERS.some((name) => set[name] != null) ? (
+        <Button
+          look="quiet"
+          className="text-indigo"
+          onClick={() => take(Object.fromEntries(NUMBERS.map((name) => [name, null])))}
+        >
+          <RotateCcw size={15} aria-hidden />
+          As first set
+        </Button>
+      ) : null}
     </>
   );
 }

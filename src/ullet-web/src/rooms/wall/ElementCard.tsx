@@ -100,7 +100,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           <Section title="Cover" startsOpen={!words} brief={coverBrief(cloth)}>
             <CoverFields {...props} element={cloth} />
           </Section>
-          <Section title="Edge match" startsOpen={false} brief="does the cover hold the edge?">
+          <Section title="Edge match" startsOpen={false} brief="chart and mends">
             <EdgeMatchFields {...props} element={cloth} />
           </Section>
         </>

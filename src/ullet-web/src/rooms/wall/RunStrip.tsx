@@ -20,7 +20,9 @@ const ORDERS = [
 
 /** An order only matters among several pieces. */
 function sewsSeveral(scene: Scene): boolean {
-  return scene.steps.filter((step) => step.kind === "hand").length > 3;
+  const elements = new Set(scene.elements.map(({ id }) => id));
+  const laid = scene.steps.filter((step) => step.kind === "hand" && elements.has(step.ownerId));
+  return new Set(laid.map((step) => step.ownerId)).size > 1 || laid.length > 2;
 }
 
 /** Every step as a bar as wide as its time, hand steps as raised tabs. */

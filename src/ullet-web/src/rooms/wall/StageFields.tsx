@@ -64,7 +64,7 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
                     checked={!set.off}
                     onChange={(event) => take({ off: !event.target.checked })}
                   />
-                  <span className="font-medium first-letter:uppercase">{name}</span>
+                  <span className="font-medium">{capitalised(name)}</span>
                 </label>
                 <span className="text-[13px] text-muted">{WHY[role]}</span>
                 {made ? (
@@ -150,6 +150,8 @@ function RunNumbers({ role, name, scene, element, take }: RunProps) {
     </div>
   );
 }
+
+const capitalised = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);
 
 function projectThread(scene: ClothProps["scene"], role: StageRole): string {
   const id = role === "cover" ? scene.hooping.coverThreadId : scene.hooping.lineThreadId;
