@@ -9,7 +9,7 @@ if (args is ["engine"])
 {
     var timed = EngineBench.Run().ToList();
     timed.ForEach(Console.WriteLine);
-    return timed.All(ratio => ratio.Holds) ? 0 : 1;
+    return timed.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
 }
 if (args is ["carve"])
 {

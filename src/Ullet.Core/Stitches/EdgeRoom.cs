@@ -151,18 +151,18 @@ internal sealed class EdgeRoom
             foreach (var place in new[] { other._start, Point.Lerp(other._start, other._end, 0.5), other._end })
             {
                 var aside = Point.Dot(place - _start, outward);
-                // The chord of a bent chunk says less about where its strokes point.
-                var unsure = OnLine + (bent * (place - _start).Length);
-                IsCrowdedOutside |= aside > unsure || (bent > MostBent && aside > -unsure);
-                IsCrowdedInside |= aside < -unsure || (bent > MostBent && aside < unsure);
+                // The chord of a bent chunk says less about where its strokes point; nearly on its line, the other crowds both.
+                var unsure = OnLine + ((bent + Doubt) * (place - _start).Length);
+                IsCrowdedOutside |= aside > -unsure;
+                IsCrowdedInside |= aside < unsure;
             }
         }
 
         /// <summary>How far a chunk may leave its chord's line and count as on it, mm.</summary>
         private const double OnLine = 0.02;
 
-        /// <summary>A chunk that turns by more than this, radians, crowds both sides where it may.</summary>
-        private const double MostBent = 0.2;
+        /// <summary>Directions are taken to be known no better than this, radians.</summary>
+        private const double Doubt = 0.1;
 
         private double Bend => TurnTo - turnFrom;
 
