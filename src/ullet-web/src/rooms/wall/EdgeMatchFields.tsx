@@ -37,7 +37,7 @@ export function EdgeMatchFields({ projectId, scene, element }: ClothProps) {
         ) : (
           <>
             <strong className="text-madder">Does not hold.</strong>{" "}
-            {worst.beyond != null && worst.beyond < 0
+            {worst.beyond != null && worst.spare === worst.beyond
               ? `The edge may come out from under the cover by ${withUnit(-worst.beyond, scene.unit)}.`
               : `The cover may bite only ${withUnit(Math.max(worst.bite, 0), scene.unit)}; ${withUnit(match.wanted, scene.unit)} is wanted.`}
           </>
