@@ -94,6 +94,8 @@ internal static class Freezing
                     Shape = nothing,
                     ClothId = part.ClothId ?? cloth.ClothId,
                     Method = cloth.Method,
+                    Holding = cloth.Holding,
+                    CutAllowance = cloth.CutAllowance,
                     Stages = cloth.Stages,
                 }
                 : new StitchedLine

@@ -147,6 +147,7 @@ public sealed record PasteElements : Edit
             var refusal =
                 Limits.CheckName(element.Name, "An element of what was copied")
                 ?? Limits.CheckBox(element.Box, element.Name, mayBeFlat: element is StitchedLine)
+                ?? (element is AppliqueElement stitched ? StageLimits.Check(stitched) : null)
                 ?? element switch
                 {
                     Piece piece => ShapeLimits.Check(piece.Shape)
@@ -197,14 +198,18 @@ public sealed record PasteElements : Edit
 internal static class ThreadIds
 {
     internal static IEnumerable<string> Of(Element element) =>
-        new[]
-        {
-            (element as AppliqueElement)?.Stages.Placement.ThreadId,
-            (element as AppliqueElement)?.Stages.TackDown.ThreadId,
-            (element as AppliqueElement)?.Stages.Cover.ThreadId,
-            (element as Words)?.Line.ThreadId,
-            (element as StitchedLine)?.Stitching.ThreadId,
-        }.OfType<string>();
+        (
+            (string?[])
+                [
+                    .. (element as AppliqueElement)?.Stages.Cover.Stretches.Select(own => own.ThreadId) ?? [],
+                    (element as AppliqueElement)?.Stages.CutGuide.ThreadId,
+                    (element as AppliqueElement)?.Stages.Placement.ThreadId,
+                    (element as AppliqueElement)?.Stages.TackDown.ThreadId,
+                    (element as AppliqueElement)?.Stages.Cover.ThreadId,
+                    (element as Words)?.Line.ThreadId,
+                    (element as StitchedLine)?.Stitching.ThreadId,
+                ]
+        ).OfType<string>();
 
     /// <summary>The element with other threads in the place of its own; one that is not in the map becomes the project's.</summary>
     internal static Element Mapped(Element element, IReadOnlyDictionary<string, string> threads)
@@ -223,9 +228,17 @@ internal static class ThreadIds
             {
                 Stages = new StageSettings
                 {
+                    CutGuide = stages.CutGuide with { ThreadId = Other(stages.CutGuide.ThreadId) },
                     Placement = stages.Placement with { ThreadId = Other(stages.Placement.ThreadId) },
                     TackDown = stages.TackDown with { ThreadId = Other(stages.TackDown.ThreadId) },
-                    Cover = stages.Cover with { ThreadId = Other(stages.Cover.ThreadId) },
+                    Cover = stages.Cover with
+                    {
+                        ThreadId = Other(stages.Cover.ThreadId),
+                        Stretches =
+                        [
+                            .. stages.Cover.Stretches.Select(own => own with { ThreadId = Other(own.ThreadId) }),
+                        ],
+                    },
                 },
             }
             : element;

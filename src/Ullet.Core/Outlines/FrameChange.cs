@@ -7,7 +7,8 @@ namespace Ullet.Core.Outlines;
 /// <summary>Keeps on the wall what is placed in an element's frame, while the frame gets another middle and size.</summary>
 internal static class FrameChange
 {
-    /// <summary>The element in another box of the same turn and flip; its operations and the stretches set by hand stay where
+    /// <summary>The element in another box of the same turn and flip; its operations, the stretches set by hand and those with cover
+    /// numbers of their own stay where
     /// they are on the wall.</summary>
     internal static Element Kept(Element element, ElementBox to)
     {
@@ -23,6 +24,16 @@ internal static class FrameChange
             ? cloth with
             {
                 EdgeTouches = [.. cloth.EdgeTouches.Select(touch => touch with { At = Kept(touch.At, old, to) })],
+                Stages = cloth.Stages with
+                {
+                    Cover = cloth.Stages.Cover with
+                    {
+                        Stretches =
+                        [
+                            .. cloth.Stages.Cover.Stretches.Select(own => own with { At = Kept(own.At, old, to) }),
+                        ],
+                    },
+                },
             }
             : kept;
     }

@@ -26,6 +26,8 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
                     Stages = new StageSettings(),
                     Line = new LineSettings(),
                     Method = Method.TrimInTheHoop,
+                    Holding = Holding.Taped,
+                    CutAllowance = null,
                     GroupId = null,
                     IsLocked = false,
                     IsHidden = false,
