@@ -30,10 +30,11 @@ public static class EdgeMends
         var piece = pieces[0].Part.Element;
         var cover = CoverChoice.Of(piece, pieces[0].Cloth);
         var method = AppliqueMethods.Of(piece.Method);
+        var places = pieces.Select(work => new EdgePlaces(work)).ToList();
         var mends = new List<(EdgeMend Mend, double Change)>();
         void Try(EdgeNumber number, double now, (double Least, double Most) range, double step)
         {
-            if (Nearest(pieces, number, now, range, step) is { } value)
+            if (Nearest(places, number, now, range, step) is { } value)
             {
                 mends.Add((new EdgeMend(number, value), Math.Abs(value - now) / (range.Most - range.Least)));
             }
@@ -76,7 +77,7 @@ public static class EdgeMends
 
     /// <summary>The value nearest to the present one under which every piece holds; null when there is none.</summary>
     private static double? Nearest(
-        IReadOnlyList<PieceAtWork> pieces,
+        List<EdgePlaces> places,
         EdgeNumber number,
         double now,
         (double Least, double Most) range,
@@ -93,7 +94,7 @@ public static class EdgeMends
                     continue;
                 }
                 var tried = new EdgeMend(number, value);
-                if (pieces.All(work => EdgeMatch.Of(work, With(work.Part.Element, tried)) is not { Holds: false }))
+                if (places.All(each => EdgeMatch.Of(each, With(each.Work.Part.Element, tried)) is not { Holds: false }))
                 {
                     return value;
                 }
