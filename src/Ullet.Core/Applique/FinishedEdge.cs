@@ -1,13 +1,11 @@
 using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Applique;
 
 /// <summary>How far an element's finished edge lies outside its bare outline.</summary>
 public static class FinishedEdge
 {
-    /// <summary>Thread as it lies, mm: a line of stitches reaches half of it to each side.</summary>
-    public const double ThreadWidth = 0.4;
-
     /// <summary>The cover's outside share as sewn, mm; half a thread for stitched lines; 0 where nothing is stitched over the
     /// edge (no cover, or a construction shape).</summary>
     public static double Beyond(Element element, Project project)
@@ -18,7 +16,7 @@ public static class FinishedEdge
         }
         if (element is StitchedLine or Words { Use: LetteringUse.StitchedOutline })
         {
-            return ThreadWidth / 2;
+            return StitchDefaults.ThreadWidth / 2;
         }
         return element is AppliqueElement { Stages.Cover.Off: false } piece
             ? CoverChoice.Of(piece, project).Outside

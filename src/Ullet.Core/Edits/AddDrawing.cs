@@ -97,15 +97,12 @@ public sealed record AddDrawing : Edit
         foreach (var (name, outline) in sorted.Pieces)
         {
             made.Add(
-                DrawnElements.Piece(outline, middle) with
+                AddPiece.Begun(project, DrawnElements.Piece(outline, middle)) with
                 {
                     Id = $"e{first + made.Count}",
                     Name = NameOf(name, made.Count, count),
                     GroupId = group,
                     ClothId = cloth.Id,
-                    Method = AddPiece.UsualMethod(project),
-                    Holding = project.Habits.Holding ?? Holding.Taped,
-                    Stages = project.Habits.Stages(),
                 }
             );
         }

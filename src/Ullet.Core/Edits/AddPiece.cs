@@ -47,11 +47,12 @@ public sealed record AddPiece : Edit
             Box = box,
             Shape = Shape,
             ClothId = cloth.Id,
-            Method = Method ?? UsualMethod(project),
-            Holding = project.Habits.Holding ?? Holding.Taped,
-            Stages = project.Habits.Stages(),
         };
-        return project with { Elements = project.Elements.Add(piece), NextNumber = project.NextNumber + 1 };
+        return project with
+        {
+            Elements = project.Elements.Add(Begun(project, piece, Method)),
+            NextNumber = project.NextNumber + 1,
+        };
     }
 
     /// <summary>What a shape is called.</summary>
@@ -70,8 +71,12 @@ public sealed record AddPiece : Edit
             _ => "Drawing",
         };
 
+    /// <summary>A new piece or new words as they begin: as chosen last in the project.</summary>
+    internal static TPiece Begun<TPiece>(Project project, TPiece piece, Method? method = null)
+        where TPiece : AppliqueElement => project.Habits.Begun(piece, method ?? UsualMethod(project));
+
     /// <summary>The method used last; trim in the hoop in a new project.</summary>
-    internal static Method UsualMethod(Project project) =>
+    private static Method UsualMethod(Project project) =>
         project.Habits.Method
         ?? project.Elements.OfType<AppliqueElement>().LastOrDefault()?.Method
         ?? Projects.Method.TrimInTheHoop;

@@ -60,10 +60,8 @@ public sealed record AddWords : Edit
             FontId = FontId,
             Use = Use,
             ClothId = cloth.Id,
-            Method = Method ?? AddPiece.UsualMethod(project),
-            Holding = project.Habits.Holding ?? Holding.Taped,
-            Stages = project.Habits.Stages(),
         };
+        words = AddPiece.Begun(project, words, Method);
         if (WordsLimits.Check(words, context.Evaluator.Fonts) is { } refusal)
         {
             return refusal;

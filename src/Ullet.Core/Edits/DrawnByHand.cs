@@ -32,17 +32,17 @@ internal static class DrawnByHand
         }
         var id = $"e{project.NextNumber}";
         Element element = isClosed
-            ? new Piece
-            {
-                Id = id,
-                Name = name,
-                Box = box,
-                Shape = drawn,
-                ClothId = cloth.Id,
-                Method = AddPiece.UsualMethod(project),
-                Holding = project.Habits.Holding ?? Holding.Taped,
-                Stages = project.Habits.Stages(),
-            }
+            ? AddPiece.Begun(
+                project,
+                new Piece
+                {
+                    Id = id,
+                    Name = name,
+                    Box = box,
+                    Shape = drawn,
+                    ClothId = cloth.Id,
+                }
+            )
             : new StitchedLine
             {
                 Id = id,

@@ -30,13 +30,7 @@ public sealed record SetCoverStretch : ElementEdit<AppliqueElement>
 
     private protected override Result<Project> Change(AppliqueElement piece, Project project)
     {
-        if (
-            (
-                Limits.CheckRange(X, -Limits.FarthestPlace, Limits.FarthestPlace, "mm", "The place across", "x")
-                ?? Limits.CheckRange(Y, -Limits.FarthestPlace, Limits.FarthestPlace, "mm", "The place down", "y")
-            ) is
-            { } no
-        )
+        if (EdgePlaceLimits.Check(X, Y) is { } no)
         {
             return no;
         }

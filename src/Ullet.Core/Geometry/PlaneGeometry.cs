@@ -66,6 +66,12 @@ internal static class PlaneGeometry
     internal static LineString Line(ImmutableArray<Point> points) =>
         Factory.CreateLineString([.. points.Select(p => new Coordinate(Snap(p.X), Snap(p.Y)))]);
 
+    /// <summary>A line without the vertices that leave it by no more than a distance, mm; its ends stay.</summary>
+    internal static IEnumerable<Point> Simplified(IEnumerable<Point> line, double within) =>
+        NetTopologySuite
+            .Simplify.DouglasPeuckerLineSimplifier.Simplify([.. line.Select(p => new Coordinate(p.X, p.Y))], within)
+            .Select(c => new Point(c.X, c.Y));
+
     /// <summary>The grid's place nearest to a point, in grid steps.</summary>
     internal static (long X, long Y) GridOf(Point place) =>
         ((long)Math.Round(place.X * GridScale), (long)Math.Round(place.Y * GridScale));

@@ -14,11 +14,19 @@ public sealed record Habits
 
     public TackKind? TackKind { get; init; }
 
-    /// <summary>The stages that a new piece begins with.</summary>
-    public StageSettings Stages() =>
-        new()
+    /// <summary>A new piece as it begins: method, holding and kinds as chosen last.</summary>
+    /// <param name="piece">The new piece.</param>
+    /// <param name="method">How it is applied.</param>
+    public TPiece Begun<TPiece>(TPiece piece, Method method)
+        where TPiece : AppliqueElement =>
+        piece with
         {
-            TackDown = new RunSettings { Kind = TackKind },
-            Cover = new CoverSettings { Kind = CoverKind, MotifId = MotifId },
+            Method = method,
+            Holding = Holding ?? piece.Holding,
+            Stages = new StageSettings
+            {
+                TackDown = new RunSettings { Kind = TackKind },
+                Cover = new CoverSettings { Kind = CoverKind, MotifId = MotifId },
+            },
         };
 }

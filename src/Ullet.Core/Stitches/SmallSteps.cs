@@ -42,7 +42,7 @@ internal static class SmallSteps
                 step.Length < Smallest
                 && Tolerance.IsCorner(points[i] - points[before], step)
                 && Tolerance.IsCorner(step, points[after] - points[next])
-                && Math.Abs(Turned(points[before], points[i], step))
+                && Math.Abs(Point.Turn(points[i] - points[before], step))
                     + Math.Abs(Point.Turn(step, points[after] - points[next]))
                     > Math.Abs(Point.Turn(points[i] - points[before], points[after] - points[next])) + 1
             )
@@ -57,53 +57,23 @@ internal static class SmallSteps
         return points;
     }
 
-    /// <summary>Runs of short edges lose the vertices that hardly leave a straight line (D. Douglas and T. Peucker,
-    /// "Algorithms for the reduction of the number of points", 1973).</summary>
+    /// <summary>Runs of short edges lose the vertices that hardly leave a straight line.</summary>
     private static List<Point> Straightened(List<Point> points)
     {
         var kept = new List<Point>(points.Count);
-        var i = 0;
-        while (i < points.Count)
+        for (var (first, last) = (0, 0); first < points.Count; first = ++last)
         {
-            var end = i;
-            while (end + 1 < points.Count && points[end].DistanceTo(points[end + 1]) < Smallest)
+            last = first;
+            while (last + 1 < points.Count && points[last].DistanceTo(points[last + 1]) < Smallest)
             {
-                end++;
+                last++;
             }
-            kept.Add(points[i]);
-            if (end > i + 1)
-            {
-                Keep(points, i, end, kept);
-            }
-            if (end > i)
-            {
-                kept.Add(points[end]);
-            }
-            i = end + 1;
+            kept.AddRange(
+                last > first + 1 ? PlaneGeometry.Simplified(points[first..(last + 1)], Flat) : points[first..(last + 1)]
+            );
         }
         return kept;
     }
-
-    private static void Keep(List<Point> points, int from, int to, List<Point> kept)
-    {
-        var (farthest, at) = (Flat, -1);
-        for (var i = from + 1; i < to; i++)
-        {
-            var off = points[i].DistanceTo(SegmentIndex.Foot(points[i], points[from], points[to]));
-            if (off > farthest)
-            {
-                (farthest, at) = (off, i);
-            }
-        }
-        if (at >= 0)
-        {
-            Keep(points, from, at, kept);
-            kept.Add(points[at]);
-            Keep(points, at, to, kept);
-        }
-    }
-
-    private static double Turned(Point before, Point here, Point step) => Point.Turn(here - before, step);
 
     private static bool AnyShort(Ring ring, ImmutableArray<int> corners)
     {

@@ -18,8 +18,11 @@ public static class StitchDefaults
     /// <summary>Width of the cover as sewn.</summary>
     public const double CoverWidth = 3.5;
 
-    /// <summary>0.40 mm thread lies side by side at this distance.</summary>
-    public const double CoverSpacing = 0.40;
+    /// <summary>Width of 40-weight thread as it lies.</summary>
+    public const double ThreadWidth = 0.40;
+
+    /// <summary>Thread lies side by side at this distance.</summary>
+    public const double CoverSpacing = ThreadWidth;
 
     /// <summary>Share of the cover inside the outline.</summary>
     public const double CoverInsideShare = 0.6;

@@ -6,9 +6,6 @@ namespace Ullet.Core.Stitches;
 /// <remarks>For choosing and for maps; tests judge covers with a raster of their own.</remarks>
 internal sealed class ThreadRaster
 {
-    /// <summary>Width of 40-weight thread as it lies, mm.</summary>
-    internal const double ThreadWidth = 0.4;
-
     private readonly byte[] _layers;
 
     /// <param name="box">The part of the plane, mm.</param>
@@ -39,7 +36,7 @@ internal sealed class ThreadRaster
     /// <summary>Lays thread from one needle point to the next; its ends are cut off square.</summary>
     internal void Draw(Point from, Point to)
     {
-        const double Half = ThreadWidth / 2;
+        const double Half = StitchDefaults.ThreadWidth / 2;
         var along = to - from;
         var length = along.Length;
         if (length < 1e-9)

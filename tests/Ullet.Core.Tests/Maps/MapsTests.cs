@@ -133,7 +133,7 @@ public sealed class MapsTests
         var raster = new ThreadRaster(new Box(-5, -5, 5, 5), 0.05);
         raster.Draw(new Point(-3, -2), new Point(3, 2));
         var area = raster.Layers.ToArray().Sum(layer => layer) * 0.05 * 0.05;
-        Assert.Equal(Math.Sqrt(52) * ThreadRaster.ThreadWidth, area, 0.05);
+        Assert.Equal(Math.Sqrt(52) * StitchDefaults.ThreadWidth, area, 0.05);
     }
 
     private static List<(Stage Stage, StepStitches Stitches)> Covers(Evaluated evaluated) =>
