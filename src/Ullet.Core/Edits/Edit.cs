@@ -60,6 +60,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(RestackElement), "restackElement")]
 [JsonDerivedType(typeof(ReverseLine), "reverseLine")]
 [JsonDerivedType(typeof(SetCover), "setCover")]
+[JsonDerivedType(typeof(SetCoverKind), "setCoverKind")]
 [JsonDerivedType(typeof(SetCoverStretch), "setCoverStretch")]
 [JsonDerivedType(typeof(SetCutAllowance), "setCutAllowance")]
 [JsonDerivedType(typeof(SetHole), "setHole")]

@@ -1,5 +1,4 @@
 using Ullet.Core.Applique;
-using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
 
@@ -25,28 +24,13 @@ internal sealed class EdgeCoveredCheck : ICheck
 
     private static Finding Finding(PieceAtWork work, EdgeMatch match, Mend? mend)
     {
-        var (piece, place) = (work.Part.Element, match.Worst!);
-        var cover = CoverChoice.Of(piece, work.Cloth);
-        if (place.Beyond < 0 && place.Beyond <= place.Bite - match.Wanted)
-        {
-            return new Finding(
-                "edge-peeps-out",
-                FindingLevel.Stop,
-                piece.Id,
-                place.At,
-                $"The edge of {work.Part.Name} may peep out from under its cover by {LengthText.Mm(-place.Beyond.Value)}: the "
-                    + $"cover reaches {LengthText.Mm(cover.Outside)} outside the outline.",
-                mend
-            );
-        }
+        var peeps = EdgeMatchWords.PeepsOut(match);
         return new Finding(
-            "bite-too-small",
-            FindingLevel.Warn,
-            piece.Id,
-            place.At,
-            $"The {AppliqueMethods.Of(piece.Method).StageWords(StageRole.Cover)} of {work.Part.Name} may hold only "
-                + $"{LengthText.Mm(Math.Max(place.Bite, 0))} of its edge; {LengthText.Mm(match.Wanted)} is wanted on "
-                + $"{work.Cloth.Name}.",
+            peeps ? "edge-peeps-out" : "bite-too-small",
+            peeps ? FindingLevel.Stop : FindingLevel.Warn,
+            work.Part.Element.Id,
+            match.Worst!.At,
+            EdgeMatchWords.Of(work, match),
             mend
         );
     }

@@ -77,16 +77,26 @@ public sealed record StretchNumbers(
     /// <summary>The one that is meant for a line, or null.</summary>
     internal static StretchNumbers? Of(ImmutableArray<StretchNumbers> stretches, ReadOnlySpan<Point> line)
     {
-        StretchNumbers? best = null;
-        var nearest = Near;
-        foreach (var stretch in stretches)
+        var at = IndexOn([.. stretches.Select(stretch => stretch.At)], line);
+        return at < 0 ? null : stretches[at];
+    }
+
+    /// <summary>The place that lies nearest to a line, by its number; -1 when none lies on it.</summary>
+    /// <param name="places">Places by which stretches are named, mm.</param>
+    /// <param name="line">A stretch of edge, mm.</param>
+    public static int IndexOn(ReadOnlySpan<Point> places, ImmutableArray<Point> line) => IndexOn(places, line.AsSpan());
+
+    private static int IndexOn(ReadOnlySpan<Point> places, ReadOnlySpan<Point> line)
+    {
+        var (best, nearest) = (-1, Near);
+        for (var k = 0; k < places.Length; k++)
         {
             for (var i = 1; i < line.Length; i++)
             {
-                var distance = SegmentIndex.Foot(stretch.At, line[i - 1], line[i]).DistanceTo(stretch.At);
+                var distance = SegmentIndex.Foot(places[k], line[i - 1], line[i]).DistanceTo(places[k]);
                 if (distance < nearest)
                 {
-                    (best, nearest) = (stretch, distance);
+                    (best, nearest) = (k, distance);
                 }
             }
         }

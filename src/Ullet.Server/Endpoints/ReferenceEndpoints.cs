@@ -63,6 +63,7 @@ public sealed record ShapeChoice(string Name, ShapeSource Shape);
 /// <param name="Stages">Its stages in order.</param>
 /// <param name="CutsToSize">True when the piece is cut to its finished size.</param>
 /// <param name="Lays">True when hands lay the cloth, so that what holds it matters.</param>
+/// <param name="CutWords">What it wants cut, in two words.</param>
 /// <param name="OnlyCover">The only cover that it can have, or null.</param>
 public sealed record MethodChoice(
     Method Id,
@@ -71,6 +72,7 @@ public sealed record MethodChoice(
     ImmutableArray<StageChoice> Stages,
     bool CutsToSize,
     bool Lays,
+    string CutWords,
     CoverKind? OnlyCover
 );
 
@@ -114,6 +116,9 @@ internal static class ReferenceEndpoints
                 [.. method.Stages.Select(role => new StageChoice(role, method.StageWords(role)))],
                 method.CutsToSize,
                 method.Stages.Contains(StageRole.Placement),
+                method.CutAllowance is null ? "no cut shape"
+                    : method.CutsToSize ? "exact piece"
+                    : "rough template",
                 method.OnlyCover
             )),
         ],

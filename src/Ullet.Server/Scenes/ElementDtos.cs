@@ -49,9 +49,10 @@ internal sealed class ElementDtos(Evaluator evaluator)
             element is Words words ? WordsOf(words) : null,
             (element as StitchedLine)?.Stitching,
             PathText.Of(outline),
-            cloth is not null && AppliqueMethods.Of(cloth.Method).Stages.Contains(StageRole.TackDown)
-                ? Moved(-inset)
+            HasStage(cloth, StageRole.Placement)
+                ? string.Concat(pieces.Select(piece => PathText.Of(piece.Outline)))
                 : "",
+            HasStage(cloth, StageRole.TackDown) ? Moved(-inset) : "",
             string.Concat(pieces.Select(piece => PathText.Of(CoverArea.Of(piece, cover!)))),
             string.Concat(
                 evaluated
@@ -88,6 +89,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
         );
     }
 
+    private static bool HasStage(AppliqueElement? cloth, StageRole role) =>
+        cloth is not null && !cloth.Stages.IsOff(role) && AppliqueMethods.Of(cloth.Method).Stages.Contains(role);
+
     private static ClothDto ClothDtoOf(AppliqueElement cloth, CoverNumbers cover, double inset)
     {
         var (method, band) = (AppliqueMethods.Of(cloth.Method), cover.Band);
@@ -106,6 +110,8 @@ internal sealed class ElementDtos(Evaluator evaluator)
                 cover.MotifId,
                 cover.UnitLength,
                 Math.Abs(cover.Inset),
+                method.CoverLiesOnGround ? cover.Inside : cover.Outside,
+                method.CoverLiesOnGround ? cover.Outside : cover.Inside,
                 cover.Passes,
                 band.UnderlayKinds.HasFlag(UnderlayKinds.CentreRun),
                 band.UnderlayKinds.HasFlag(UnderlayKinds.EdgeRuns),

@@ -3,15 +3,13 @@ using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
 
 namespace Ullet.Server.Scenes;
 
 /// <summary>What is asked of one element alone: nodes, stretches of edge, edge match.</summary>
 internal static class FormDtos
 {
-    /// <summary>Numbers set for a stretch lie at most this far from its middle, mm.</summary>
-    private const double Near = 1;
-
     internal static FormDto Of(Element element, Evaluated evaluated, Evaluator evaluator)
     {
         var own = element is AppliqueElement cloth ? cloth.Stages.Cover.Stretches : [];
@@ -19,15 +17,20 @@ internal static class FormDtos
             .StretchesOf(evaluated, element.Id)
             .Select(stretch =>
             {
-                var middle = stretch.Middle;
+                // Numbers of its own belong to the stretch that they are sewn on, and name it by their place.
+                var at = StretchNumbers.IndexOn(
+                    [.. own.Select(each => BoxFit.OnWall(element.Box, each.At))],
+                    stretch.Points
+                );
+                var place = at < 0 ? stretch.Middle : BoxFit.OnWall(element.Box, own[at].At);
                 return new StretchDto(
                     PathText.Of(stretch.Points),
-                    middle.X,
-                    middle.Y,
+                    place.X,
+                    place.Y,
                     stretch.Length,
                     stretch.IsCovered,
                     stretch.IsByHand,
-                    own.FirstOrDefault(each => BoxFit.OnWall(element.Box, each.At).DistanceTo(middle) < Near)
+                    at < 0 ? null : own[at]
                 );
             });
         return new FormDto(NodeLines.Of(element) ?? [], [.. stretches], Match([.. evaluated.PiecesOf(element.Id)]));
@@ -49,8 +52,9 @@ internal static class FormDtos
             worst.Part.Name,
             match.Wanted,
             match.Holds,
+            EdgeMatchWords.Of(worst, match),
             [.. match.Margins.Select(margin => Margin(margin, match))],
-            Margin(match.Worst!, match),
+            match.Margins.IndexOf(match.Worst!),
             [
                 .. matches
                     .Where(pair => pair.Work != worst)

@@ -52,7 +52,9 @@ public sealed class SceneBuilder(Evaluator evaluator)
             StepTimes.Of(program).Sum(),
             DrawingSummary.Of(evaluated),
             project.RunSheet.Order,
-            new StopsDto(evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together]),
+            evaluated.Pieces.Length > 1
+                ? new StopsDto(evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together])
+                : null,
             [
                 .. evaluated.Guides.Select(guide => new GuideDto(
                     guide.Id,

@@ -29,11 +29,11 @@ public sealed record SceneDto(
     double Seconds,
     string Summary,
     StitchOrder Order,
-    StopsDto Stops,
+    StopsDto? Stops,
     ImmutableArray<GuideDto> Guides
 );
 
-/// <summary>How often the machine stops for hands in either order of the pieces.</summary>
+/// <summary>How often the machine stops for hands in either order of the pieces; nothing where there is one piece or none.</summary>
 public sealed record StopsDto(int OneByOne, int Together);
 
 /// <summary>A hooping in which pieces are marked on their own cloth.</summary>
@@ -89,7 +89,8 @@ public enum ElementKind
 /// <param name="Words">What is set of words; null for anything else.</param>
 /// <param name="Line">How a line is sewn; null for anything else.</param>
 /// <param name="OutlinePath">The outline with holes, or the line.</param>
-/// <param name="TackPath">The tack-down's line.</param>
+/// <param name="PlacementPath">The placement's line; empty without that stage.</param>
+/// <param name="TackPath">The tack-down's line; empty without that stage.</param>
 /// <param name="BandPath">The cover's band as sewn, even-odd.</param>
 /// <param name="CutPath">The cut edge.</param>
 /// <param name="Outline">The bare outline's box.</param>
@@ -119,6 +120,7 @@ public sealed record ElementDto(
     WordsDto? Words,
     LineSettings? Line,
     string OutlinePath,
+    string PlacementPath,
     string TackPath,
     string BandPath,
     string CutPath,
@@ -243,6 +245,8 @@ public sealed record ClothDto(
 /// <param name="MotifId">The unit of a motif cover.</param>
 /// <param name="UnitLength">Length of a unit or a stitch.</param>
 /// <param name="Inset">How far inside the outline a bean line runs.</param>
+/// <param name="Outside">How far it reaches outside the cut edge as sewn.</param>
+/// <param name="Inside">How far it reaches inside it.</param>
 /// <param name="Passes">How often a bean line is sewn over.</param>
 /// <param name="CentreRun">Underlay along the middle.</param>
 /// <param name="EdgeRuns">Underlay along the sides.</param>
@@ -256,6 +260,8 @@ public sealed record CoverDto(
     string? MotifId,
     double UnitLength,
     double Inset,
+    double Outside,
+    double Inside,
     int Passes,
     bool CentreRun,
     bool EdgeRuns,
@@ -266,16 +272,18 @@ public sealed record CoverDto(
 /// <param name="Piece">The piece of cloth that it is worst for.</param>
 /// <param name="Wanted">Bite wanted, mm.</param>
 /// <param name="Holds">True when it suffices everywhere.</param>
+/// <param name="Words">How it stands, in a sentence.</param>
 /// <param name="Margins">Places along that piece's edge, ring by ring.</param>
-/// <param name="Worst">The place with least to spare.</param>
+/// <param name="WorstAt">Which of them has least to spare.</param>
 /// <param name="Elsewhere">Places of the element's other pieces.</param>
 /// <param name="Mends">Changes of one number that make it hold.</param>
 public sealed record EdgeMatchDto(
     string Piece,
     double Wanted,
     bool Holds,
+    string Words,
     ImmutableArray<MarginDto> Margins,
-    MarginDto Worst,
+    int WorstAt,
     ImmutableArray<MarginDto> Elsewhere,
     ImmutableArray<EdgeMendDto> Mends
 );

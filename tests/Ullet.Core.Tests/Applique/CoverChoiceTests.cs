@@ -65,6 +65,29 @@ public sealed class CoverChoiceTests
         Assert.False(cover.HidesEdge);
     }
 
+    [Fact]
+    public void AnotherKind_BeginsWithItsPresets_AndKeepsThreadAndStretches()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new HeartShape()),
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings
+                {
+                    Width = 2.2,
+                    Spacing = 0.5,
+                    ThreadId = "line",
+                },
+            },
+            new SetCoverKind { ElementId = "e1", Kind = CoverKind.Zigzag }
+        );
+        var piece = (AppliqueElement)project.Elements[0];
+        var cover = CoverChoice.Of(piece, project);
+        Assert.Equal((CoverKind.Zigzag, 3.0, 1.0), (cover.Kind, cover.Band.Width, cover.Band.Spacing));
+        Assert.Equal(("line", CoverKind.Zigzag), (piece.Stages.Cover.ThreadId, project.Habits.CoverKind));
+    }
+
     [Theory]
     [InlineData(Method.TrimInTheHoop, "placement,lay,tack-down,trim,cover")]
     [InlineData(Method.CutBeforehand, "placement,lay,tack-down,cover")]

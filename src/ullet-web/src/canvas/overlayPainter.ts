@@ -31,18 +31,17 @@ export function paintStageLines(
   ctx.strokeStyle = "#ffffff";
   ctx.lineWidth = 1.3 * px;
   ctx.stroke(cut);
-  const { method } = element.cloth;
-  if (!stages.placement.off && method !== "laidFirst" && method !== "setBehind") {
+  if (element.placementPath) {
     ctx.strokeStyle = "#ffffff";
     ctx.lineWidth = 2.8 * px;
-    const placement = new Path2D(element.laidPath || element.outlinePath);
+    const placement = new Path2D(element.placementPath);
     ctx.stroke(placement);
     ctx.setLineDash([10 * px, 5 * px]);
     ctx.strokeStyle = INDIGO;
     ctx.lineWidth = 1.6 * px;
     ctx.stroke(placement);
   }
-  if (!stages.tackDown.off && element.tackPath) {
+  if (element.tackPath) {
     ctx.setLineDash([0, 6 * px]);
     ctx.lineCap = "round";
     ctx.strokeStyle = "#ffffff";

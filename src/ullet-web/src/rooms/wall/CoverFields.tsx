@@ -40,10 +40,8 @@ export function CoverFields({ projectId, scene, element }: ClothProps) {
   const take = (part: Partial<CoverSettings>) => void edits.edit(changed(part));
   const slide = (part: Partial<CoverSettings>) => void edits.preview(changed(part));
   const fields = { catalogue, cover: element.cloth.cover, set, unit: scene.unit, take, slide };
-  const choose = (next: CoverKind) => {
-    // A spacing belongs to its kind: what is dense for one is bare for the other.
-    take({ kind: next, spacing: null, width: null, insideShare: null, unitLength: null, inset: null });
-  };
+  const choose = (next: CoverKind) =>
+    void edits.edit({ edit: "setCoverKind", elementId: element.id, kind: next });
   return (
     <>
       {only ? null : (

@@ -24,14 +24,14 @@ export function EdgeMatchChart({ match, unit }: Props) {
     `M${x(0)} ${HALF}` +
     margins.map((_, i) => `L${x(i)} ${y(value(i))}`).join("") +
     `L${x(margins.length - 1)} ${HALF}Z`;
-  const worst = margins.reduce((low, margin, i) => (margin.spare < (margins[low]?.spare ?? 0) ? i : low), 0);
+  const worst = match.worstAt;
   const hides = margins.some((margin) => margin.beyond != null);
   return (
     <figure className="rounded-card border border-line bg-chalk p-1">
       <svg
         viewBox={`0 0 ${WIDTH} ${HALF * 2}`}
         role="img"
-        aria-label={`Cover along the cut edge of ${match.piece}: at the worst place ${withUnit(match.worst.bite, unit)} inside it`}
+        aria-label={`Cover along the cut edge of ${match.piece}. ${match.words}`}
         className="w-full"
       >
         {hides ? <path d={area((i) => -(margins[i]?.beyond ?? 0))} fill="#9aa6dd" /> : null}

@@ -2,7 +2,6 @@ import { useEffect } from "react";
 import { useEdits } from "../../api/edits";
 import { useForm } from "../../api/queries";
 import { Button } from "../../parts/Button";
-import { withUnit } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { EdgeMatchChart } from "./EdgeMatchChart";
 import type { ClothProps } from "./elementProps";
@@ -25,23 +24,14 @@ export function EdgeMatchFields({ projectId, scene, element }: ClothProps) {
     return (
       <p className="text-[14px] text-muted">No cover lies on this edge, so there is nothing to match.</p>
     );
-  const { worst } = match;
+  const worst = match.margins[match.worstAt];
   return (
     <>
       <p className="text-[14px]" data-holds={match.holds}>
-        {match.holds ? (
-          <>
-            <strong>Holds.</strong> At its worst place the cover still bites{" "}
-            {withUnit(Math.max(worst.bite, 0), scene.unit)}.
-          </>
-        ) : (
-          <>
-            <strong className="text-madder">Does not hold.</strong>{" "}
-            {worst.beyond != null && worst.spare === worst.beyond
-              ? `The edge may come out from under the cover by ${withUnit(-worst.beyond, scene.unit)}.`
-              : `The cover may bite only ${withUnit(Math.max(worst.bite, 0), scene.unit)}; ${withUnit(match.wanted, scene.unit)} is wanted.`}
-          </>
-        )}
+        <strong className={match.holds ? "" : "text-madder"}>
+          {match.holds ? "Holds." : "Does not hold."}
+        </strong>{" "}
+        {match.words}
       </p>
       <EdgeMatchChart match={match} unit={scene.unit} />
       <p className="text-[13px] text-muted">
@@ -49,7 +39,7 @@ export function EdgeMatchFields({ projectId, scene, element }: ClothProps) {
         <button
           type="button"
           className="text-indigo hover:underline"
-          onClick={() => wallEvents.lookAt(worst.x, worst.y)}
+          onClick={() => (worst ? wallEvents.lookAt(worst.x, worst.y) : undefined)}
         >
           Show the worst place
         </button>

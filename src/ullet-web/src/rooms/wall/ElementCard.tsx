@@ -1,5 +1,6 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useEdits } from "../../api/edits";
+import { useCatalogue } from "../../api/queries";
 import { isCloth, isLine, isPiece, isWords, type ClothElement, type Element } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { Section } from "../../parts/Section";
@@ -27,6 +28,7 @@ import { useOffers } from "./useOffers";
 /** The card of one selected element. */
 export function ElementCard({ projectId, scene, element }: ElementProps) {
   const edits = useEdits(projectId);
+  const methods = useCatalogue().data?.methods;
   const offers = useOffers(projectId, scene, [element]);
   const served = scene.elements
     .filter((other) => element.neededBy.includes(other.id))
@@ -136,7 +138,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         </Section>
       ) : null}
       {cloth ? (
-        <Section title="Cut" startsOpen={false} brief={cutBrief(cloth)}>
+        <Section
+          title="Cut"
+          startsOpen={false}
+          brief={methods?.find((method) => method.id === cloth.cloth.method)?.cutWords}
+        >
           <CutFacts {...props} element={cloth} />
         </Section>
       ) : null}
@@ -146,11 +152,6 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
 
 function shapeBrief(count: number): string {
   return count === 0 ? "carve, join, round, repeat" : count === 1 ? "one operation" : `${count} operations`;
-}
-
-function cutBrief({ cloth }: ClothElement): string {
-  if (cloth.method === "markedOnCloth" || cloth.method === "laidFirst") return "no cut shape";
-  return cloth.method === "cutBeforehand" ? "exact piece" : "rough template";
 }
 
 function coverBrief({ cloth }: ClothElement): string {

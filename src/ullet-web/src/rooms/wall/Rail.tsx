@@ -1,6 +1,5 @@
 import {
   FileInput,
-  Grid2x2,
   Image,
   Keyboard,
   Maximize,
@@ -14,21 +13,21 @@ import {
   ZoomOut,
   type LucideIcon,
 } from "lucide-react";
-import { Popover } from "radix-ui";
 import { useRef, useState } from "react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import { importFile, Refused, type ImportPreview, type Scene, type ShapeSource } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
-import { mainContainer } from "../../parts/mainContainer";
 import { say } from "../../state/messages";
 import { useRuler, USUAL_PIXELS } from "../../state/ruler";
-import { useView, type MapKind } from "../../state/view";
+import { useView } from "../../state/view";
 import { CalibratePanel } from "./CalibratePanel";
 import { ImportPanel } from "./ImportPanel";
 import { LettersPanel } from "./LettersPanel";
+import { MapVerb } from "./MapVerb";
 import { MockUpPanel } from "./MockUpPanel";
 import { ShapePicture } from "./ShapePicture";
+import { RailMenu, VERB } from "./RailMenu";
 import { wallEvents } from "./wallEvents";
 
 interface Props {
@@ -138,9 +137,6 @@ export function Rail({ projectId, scene }: Props) {
   );
 }
 
-const VERB =
-  "flex w-[60px] flex-col items-center rounded-card py-1.5 text-[13px] font-medium hover:bg-indigo-pale data-[state=open]:bg-indigo-pale aria-pressed:bg-indigo aria-pressed:text-white";
-
 interface VerbProps {
   icon: LucideIcon;
   label: string;
@@ -169,78 +165,20 @@ function ShapeVerb({ projectId, scene }: Props) {
   };
 
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className={VERB}>
-        <Shapes size={21} aria-hidden />
-        Shape
-      </Popover.Trigger>
-      <Popover.Portal container={mainContainer()}>
-        <Popover.Content
-          side="right"
-          align="start"
-          sideOffset={8}
-          aria-label="Shapes"
-          className="z-40 grid w-[272px] grid-cols-3 gap-1 rounded-card border border-line bg-white p-2 shadow-lg"
-        >
-          {catalogue.data?.shapes.map(({ name, shape }) => (
-            <button
-              key={name}
-              type="button"
-              className="flex flex-col items-center gap-1 rounded-card px-1 py-2 text-[13px] hover:bg-indigo-pale"
-              onClick={() => add(shape)}
-            >
-              <ShapePicture form={shape.form} />
-              {name}
-            </button>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <RailMenu icon={Shapes} label="Shape" title="Shapes" open={open} onOpenChange={setOpen}>
+      <div className="grid w-[254px] grid-cols-3 gap-1">
+        {catalogue.data?.shapes.map(({ name, shape }) => (
+          <button
+            key={name}
+            type="button"
+            className="flex flex-col items-center gap-1 rounded-card px-1 py-2 text-[13px] hover:bg-indigo-pale"
+            onClick={() => add(shape)}
+          >
+            <ShapePicture form={shape.form} />
+            {name}
+          </button>
+        ))}
+      </div>
+    </RailMenu>
   );
 }
-
-/** The maps, one after the other: density, coverage, none. */
-function MapVerb() {
-  const { map, showMap } = useView();
-  const [open, setOpen] = useState(false);
-  const choose = (kind: MapKind | null) => {
-    setOpen(false);
-    showMap(kind);
-  };
-  return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className={VERB} aria-pressed={map !== null}>
-        <Grid2x2 size={21} aria-hidden />
-        Maps
-      </Popover.Trigger>
-      <Popover.Portal container={mainContainer()}>
-        <Popover.Content
-          side="right"
-          align="start"
-          sideOffset={8}
-          aria-label="Maps"
-          className="z-40 w-[250px] rounded-card border border-line bg-white p-2 shadow-lg"
-        >
-          {MAPS.map(({ kind, name, what }) => (
-            <button
-              key={name}
-              type="button"
-              aria-pressed={kind === map}
-              className="block w-full rounded-card px-2 py-1.5 text-left hover:bg-indigo-pale aria-pressed:bg-indigo-pale"
-              onClick={() => choose(kind)}
-            >
-              <span className="block font-medium">{name}</span>
-              <span className="block text-[13px] text-muted">{what}</span>
-            </button>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
-  );
-}
-
-const MAPS: { kind: MapKind | null; name: string; what: string }[] = [
-  { kind: "density", name: "Density", what: "where needle points crowd" },
-  { kind: "coverage", name: "Coverage", what: "where covers leave cloth bare" },
-  { kind: null, name: "No map", what: "the drawing alone" },
-];

@@ -18,13 +18,6 @@ const ORDERS = [
   { order: "together", name: "Together" },
 ] as const;
 
-/** An order only matters among several pieces. */
-function sewsSeveral(scene: Scene): boolean {
-  const elements = new Set(scene.elements.map(({ id }) => id));
-  const laid = scene.steps.filter((step) => step.kind === "hand" && elements.has(step.ownerId));
-  return new Set(laid.map((step) => step.ownerId)).size > 1 || laid.length > 2;
-}
-
 /** Every step as a bar as wide as its time, hand steps as raised tabs. */
 export function RunStrip({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
@@ -40,6 +33,7 @@ export function RunStrip({ projectId, scene }: Props) {
     pointAt(step.key);
   };
 
+  const { stops } = scene;
   const guide = scene.guides.find((known) => known.id === hooping);
   const steps = guide?.steps ?? scene.steps;
   const pointed = steps.find((step) => step.key === stepKey);
@@ -69,7 +63,7 @@ export function RunStrip({ projectId, scene }: Props) {
             onChosen={setHooping}
           />
         ) : null}
-        {guide || !sewsSeveral(scene) ? null : (
+        {guide || !stops ? null : (
           <div role="radiogroup" aria-label="Order of the pieces" className="flex gap-1 text-[13px]">
             {ORDERS.map(({ order, name }) => (
               <button
@@ -80,7 +74,7 @@ export function RunStrip({ projectId, scene }: Props) {
                 className="rounded-[6px] border border-line px-2 hover:bg-chalk aria-checked:border-indigo aria-checked:bg-indigo aria-checked:text-white"
                 onClick={() => void edits.edit({ edit: "setOrder", order })}
               >
-                {name}, {scene.stops[order]} {scene.stops[order] === 1 ? "stop" : "stops"}
+                {name}, {stops[order]} {stops[order] === 1 ? "stop" : "stops"}
               </button>
             ))}
           </div>

@@ -1,34 +1,28 @@
 import { Choice } from "../../../parts/Choice";
-import { SlideField } from "../../../parts/SlideField";
+import { CoverSlide } from "./CoverSlide";
 import type { CoverProps } from "./coverProps";
 
 /** A threefold line inside the edge: how far inside, how long its stitches are, how often it is sewn. */
 export function LineCoverFields({ catalogue, cover, take, slide }: CoverProps) {
+  const on = { cover, take, slide };
   return (
     <>
-      <SlideField
+      <CoverSlide
+        {...on}
+        name="inset"
         label="Inside the edge"
-        value={cover.inset}
-        least={catalogue.beanInset.least}
-        most={catalogue.beanInset.most}
+        range={catalogue.beanInset}
         step={0.1}
-        unit="mm"
-        digits={1}
         ends={["nearer", "farther in"]}
-        onSlide={(value) => slide({ inset: value })}
-        onTaken={(value) => take({ inset: value })}
       />
-      <SlideField
+      <CoverSlide
+        {...on}
+        name="unitLength"
         label="Stitch length"
-        value={cover.unitLength}
-        least={catalogue.unitLength.least}
+        range={catalogue.unitLength}
         most={6}
         step={0.1}
-        unit="mm"
-        digits={1}
         ends={["shorter", "longer"]}
-        onSlide={(value) => slide({ unitLength: value })}
-        onTaken={(value) => take({ unitLength: value })}
       />
       <Choice
         label="Sewn over"
