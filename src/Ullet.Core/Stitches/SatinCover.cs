@@ -35,7 +35,7 @@ public static class SatinCover
         var edges = CoverEdges.Of(regions, numbers, visible);
         var gap = numbers.NeedleLimit < StitchDefaults.NeedleLimit ? WideGap : Gap;
         var shortStrokes = new ShortStrokes(numbers.Spacing, gap);
-        var runs = ImmutableArray.CreateBuilder<StitchRun>();
+        var runs = new List<StitchRun>();
         var narrow = ImmutableArray.CreateBuilder<NarrowPlace>();
         foreach (var edge in edges)
         {
@@ -47,7 +47,7 @@ public static class SatinCover
             runs.AddRange(!edge.IsClosed && (runs.Count - before) % 2 == 1 ? Reversed(top) : top);
             narrow.AddRange(edge.Legs.Select(leg => leg.Narrowest).OfType<NarrowPlace>());
         }
-        return new StepStitches(runs.ToImmutable(), narrow.ToImmutable());
+        return new StepStitches([.. ThreadRelief.Of(runs, numbers, cancellation)], narrow.ToImmutable());
     }
 
     private static IEnumerable<StitchRun> Reversed(List<StitchRun> runs) =>

@@ -33,8 +33,14 @@ internal sealed class ThreadRaster
     /// <summary>Takes all thread away.</summary>
     internal void Clear() => Array.Clear(_layers);
 
+    /// <summary>How many cells thread was taken away from until none was left, less those that got some again.</summary>
+    internal int Bare { get; private set; }
+
     /// <summary>Lays thread from one needle point to the next; its ends are cut off square.</summary>
-    internal void Draw(Point from, Point to)
+    /// <param name="from">A needle point, mm.</param>
+    /// <param name="to">The next.</param>
+    /// <param name="times">How often; -1 takes it away again.</param>
+    internal void Draw(Point from, Point to, int times = 1)
     {
         const double Half = StitchDefaults.ThreadWidth / 2;
         var along = to - from;
@@ -63,7 +69,8 @@ internal sealed class ThreadRaster
             )
             {
                 ref var layers = ref _layers[(row * Columns) + column];
-                layers += layers < byte.MaxValue ? (byte)1 : (byte)0;
+                Bare += (times > 0 && layers == 0 ? -1 : 0) + (times < 0 && layers == 1 ? 1 : 0);
+                layers = (byte)Math.Clamp(layers + times, 0, byte.MaxValue);
             }
         }
     }
