@@ -61,6 +61,8 @@ internal sealed class SatinSides
     private readonly EdgeRoom _room;
     private readonly CoverBand _usual;
     private CoverBand _band;
+    private SpikeTip? _startTip;
+    private SpikeTip? _endTip;
     private double _searchedUpTo;
     private double _lastOutward = double.MaxValue;
     private double _lastInward = double.MaxValue;
@@ -155,6 +157,7 @@ internal sealed class SatinSides
         _band = bandOf?.Invoke(points) ?? _usual;
         // Room was measured for the usual band; a wider one is searched for clips everywhere.
         var known = ring >= 0 && Math.Max(_band.Outside, _band.Inside) <= Math.Max(_usual.Outside, _usual.Inside);
+        (_startTip, _endTip) = (SpikeTip.Of(points[0], turnAtStart), SpikeTip.Of(points[^1], turnAtEnd));
         var normals = Normals(points, closed);
         var places = new List<StrokePlace>(points.Length + 16);
         NarrowPlace? narrowest = null;
@@ -283,6 +286,10 @@ internal sealed class SatinSides
         var (inward, stop) = isFree.Inside
             ? (_band.Inside, null)
             : _reach.Of(foot, normal * -1, _band.Inside, _lastInward);
+        foreach (var tip in new[] { _startTip, _endTip })
+        {
+            (outward, inward) = tip?.Clip(foot, outward, inward) ?? (outward, inward);
+        }
         (_lastOutward, _lastInward) = (outward, inward);
         var isClipped = inward < _band.Inside - 1e-9 || outward < _band.Outside - 1e-9;
         if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
