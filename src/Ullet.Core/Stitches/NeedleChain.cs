@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -13,20 +12,23 @@ internal sealed class NeedleChain
     private readonly int[] _after;
     private readonly int[] _firsts;
 
-    /// <param name="runs">Needle points, mm.</param>
-    internal NeedleChain(IReadOnlyList<ImmutableArray<Point>> runs)
+    private readonly Point[] _ends;
+
+    /// <param name="runs">Runs of top thread.</param>
+    internal NeedleChain(IReadOnlyList<TopThread> runs)
     {
-        var count = runs.Sum(run => run.Length);
-        (_at, _before, _after, _firsts) = (new Point[count], new int[count], new int[count], new int[runs.Count]);
+        var count = runs.Sum(run => run.Count);
+        (_at, _ends) = (new Point[count], new Point[count]);
+        (_before, _after, _firsts) = (new int[count], new int[count], new int[runs.Count]);
         var number = 0;
         for (var run = 0; run < runs.Count; run++)
         {
             _firsts[run] = number;
-            for (var i = 0; i < runs[run].Length; i++, number++)
+            for (var i = 0; i < runs[run].Count; i++, number++)
             {
-                _at[number] = runs[run][i];
+                (_at[number], _ends[number]) = (runs[run].Points[i], runs[run].Ends[i]);
                 _before[number] = i > 0 ? number - 1 : None;
-                _after[number] = i + 1 < runs[run].Length ? number + 1 : None;
+                _after[number] = i + 1 < runs[run].Count ? number + 1 : None;
             }
         }
     }
@@ -36,11 +38,17 @@ internal sealed class NeedleChain
 
     internal Point this[int number] => _at[number];
 
+    /// <summary>Where a point would lie if its stroke had full length, mm.</summary>
+    internal Point End(int number) => _ends[number];
+
     /// <summary>The next needle point of the same run, or -1.</summary>
     internal int After(int number) => _after[number];
 
     /// <summary>The one before, or -1; also -1 for a point that was left out.</summary>
     internal int Before(int number) => _before[number];
+
+    /// <summary>True for a point that has one before it and one after it.</summary>
+    internal bool IsInside(int number) => _before[number] != None && _after[number] != None;
 
     internal void Move(int number, Point to) => _at[number] = to;
 
@@ -52,13 +60,11 @@ internal sealed class NeedleChain
     }
 
     /// <summary>What is left of a run.</summary>
-    internal ImmutableArray<Point> Run(int run)
+    internal IEnumerable<Point> Run(int run)
     {
-        var points = ImmutableArray.CreateBuilder<Point>();
         for (var number = _firsts[run]; number != None; number = _after[number])
         {
-            points.Add(_at[number]);
+            yield return _at[number];
         }
-        return points.ToImmutable();
     }
 }

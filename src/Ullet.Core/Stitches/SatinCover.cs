@@ -35,25 +35,31 @@ public static class SatinCover
         var edges = CoverEdges.Of(regions, numbers, visible);
         var gap = numbers.NeedleLimit < StitchDefaults.NeedleLimit ? WideGap : Gap;
         var shortStrokes = new ShortStrokes(numbers.Spacing, gap);
-        var runs = new List<StitchRun>();
+        var underlay = new List<List<StitchRun>>();
+        var tops = new List<List<TopThread>>();
         var narrow = ImmutableArray.CreateBuilder<NarrowPlace>();
         foreach (var edge in edges)
         {
             cancellation.ThrowIfCancellationRequested();
-            var before = runs.Count;
-            runs.AddRange(SatinUnderlay.Make(edge.Legs, edge.IsClosed, numbers, edge.Ring));
+            underlay.Add([.. SatinUnderlay.Make(edge.Legs, edge.IsClosed, numbers, edge.Ring)]);
             var top = Top(edge, numbers, shortStrokes, gap);
-            // Along an open edge the underlay goes to and fro; the cover begins where it ended.
-            runs.AddRange(!edge.IsClosed && (runs.Count - before) % 2 == 1 ? Reversed(top) : top);
+            if (!edge.IsClosed && underlay[^1].Count % 2 == 1)
+            {
+                // Along an open edge the underlay goes to and fro; the cover begins where it ended.
+                top.Reverse();
+                top.ForEach(thread => thread.Reverse());
+            }
+            tops.Add(top);
             narrow.AddRange(edge.Legs.Select(leg => leg.Narrowest).OfType<NarrowPlace>());
         }
-        return new StepStitches([.. ThreadRelief.Of(runs, numbers, cancellation)], narrow.ToImmutable());
+        var sewn = new Queue<StitchRun>(ThreadRelief.Of([.. tops.SelectMany(top => top)], numbers, cancellation));
+        return new StepStitches(
+            [.. underlay.Zip(tops).SelectMany(pair => pair.First.Concat(pair.Second.Select(_ => sewn.Dequeue())))],
+            narrow.ToImmutable()
+        );
     }
 
-    private static IEnumerable<StitchRun> Reversed(List<StitchRun> runs) =>
-        runs.AsEnumerable().Reverse().Select(run => run with { Points = [.. run.Points.Reverse()] });
-
-    private static List<StitchRun> Top(CoverEdge edge, SatinNumbers numbers, ShortStrokes shortStrokes, double gap)
+    private static List<TopThread> Top(CoverEdge edge, SatinNumbers numbers, ShortStrokes shortStrokes, double gap)
     {
         var strokes = new List<Stroke>();
         var starts = new List<(int At, string? Thread)>();
@@ -73,26 +79,26 @@ public static class SatinCover
             strokes.AddRange(StrokeSpread.WithCrowding(picked, leg.Places, spacing));
         }
         var all = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(strokes);
-        var runs = new List<StitchRun>(starts.Count);
+        var threads = new List<TopThread>(starts.Count);
         for (var i = 0; i < starts.Count; i++)
         {
             var end = i + 1 < starts.Count ? starts[i + 1].At : strokes.Count;
-            var points = ImmutableArray.CreateBuilder<Point>(end - starts[i].At + 12);
-            shortStrokes.Sew(all[starts[i].At..end], points);
+            var thread = new TopThread(edge.Ring, starts[i].Thread);
+            shortStrokes.Sew(all[starts[i].At..end], thread);
             if (edge.IsClosed && i + 1 == starts.Count)
             {
                 var again = ClosingOverlap.Of(all, edge.Start);
                 new ShortStrokes(numbers.Spacing, gap, ShortStrokes.OverlapRoom).Sew(
                     again,
-                    points,
+                    thread,
                     (end - starts[i].At) % 2 == 0
                 );
             }
-            if (points.Count > 1)
+            if (thread.Count > 1)
             {
-                runs.Add(new StitchRun(RunKind.Top, edge.Ring, points.ToImmutable()) { ThreadId = starts[i].Thread });
+                threads.Add(thread);
             }
         }
-        return runs;
+        return threads;
     }
 }

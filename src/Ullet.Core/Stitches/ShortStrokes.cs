@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -43,9 +42,9 @@ internal sealed class ShortStrokes
 
     /// <summary>Needle points of strokes, to and fro.</summary>
     /// <param name="strokes">In sewing order.</param>
-    /// <param name="points">Takes the points.</param>
+    /// <param name="thread">Takes the points.</param>
     /// <param name="outerFirst">Whether the first stroke is entered at its outer end.</param>
-    internal void Sew(ReadOnlySpan<Stroke> strokes, ImmutableArray<Point>.Builder points, bool outerFirst = true)
+    internal void Sew(ReadOnlySpan<Stroke> strokes, TopThread thread, bool outerFirst = true)
     {
         var fan = new Fan(0, 0, new Thinning(_room, 0));
         var lastCrowded = int.MinValue / 2;
@@ -75,10 +74,7 @@ internal sealed class ShortStrokes
                 var other = isOuter ? strokes[i].Place.Inner : strokes[i].Place.Outer;
                 point = Apart(point, other, mayShorten: i - lastCrowded <= 1 || nextCrowded - i <= 1);
             }
-            if (points.Count == 0 || point.DistanceTo(points[^1]) > Tolerance.Quantum)
-            {
-                points.Add(point);
-            }
+            thread.Add(point, isOuter ? strokes[i].Place.Outer : strokes[i].Place.Inner);
         }
     }
 

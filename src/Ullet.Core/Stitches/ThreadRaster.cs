@@ -7,12 +7,14 @@ namespace Ullet.Core.Stitches;
 internal sealed class ThreadRaster
 {
     private readonly byte[] _layers;
+    private readonly double _half;
 
     /// <param name="box">The part of the plane, mm.</param>
     /// <param name="cell">Side of a cell, mm.</param>
-    internal ThreadRaster(Box box, double cell)
+    /// <param name="threadWidth">How wide thread lies, mm.</param>
+    internal ThreadRaster(Box box, double cell, double threadWidth = StitchDefaults.ThreadWidth)
     {
-        (Box, Cell) = (box, cell);
+        (Box, Cell, _half) = (box, cell, threadWidth / 2);
         Columns = (int)Math.Ceiling(box.Width / cell) + 1;
         Rows = (int)Math.Ceiling(box.Height / cell) + 1;
         _layers = new byte[Columns * Rows];
@@ -42,7 +44,6 @@ internal sealed class ThreadRaster
     /// <param name="times">How often; -1 takes it away again.</param>
     internal void Draw(Point from, Point to, int times = 1)
     {
-        const double Half = StitchDefaults.ThreadWidth / 2;
         var along = to - from;
         var length = along.Length;
         if (length < 1e-9)
@@ -50,14 +51,14 @@ internal sealed class ThreadRaster
             return;
         }
         var (ux, uy) = (along.X / length, along.Y / length);
-        var reach = Half * (Math.Abs(ux) + Math.Abs(uy));
+        var reach = _half * (Math.Abs(ux) + Math.Abs(uy));
         var first = Math.Max(0, (int)Math.Ceiling((Math.Min(from.Y, to.Y) - reach - Box.MinY) / Cell));
         var last = Math.Min(Rows - 1, (int)Math.Floor((Math.Max(from.Y, to.Y) + reach - Box.MinY) / Cell));
         for (var row = first; row <= last; row++)
         {
             // In a row, the place ahead and the place aside both change linearly with x: each bounds it from both sides.
             var y = Box.MinY + (row * Cell) - from.Y;
-            var (low, high) = Between(uy, -y * ux, Half);
+            var (low, high) = Between(uy, -y * ux, _half);
             var (start, end) = Between(-ux, -y * uy, length / 2, length / 2);
             var left = Math.Max(low, start) + from.X;
             var right = Math.Min(high, end) + from.X;

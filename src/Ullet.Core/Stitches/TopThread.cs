@@ -1,0 +1,38 @@
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>The needle points of a run of top thread while it is made, and how far each stroke might go.</summary>
+/// <param name="edge">Which edge of the outline it belongs to.</param>
+/// <param name="threadId">A thread of its own; null for the step's.</param>
+internal sealed class TopThread(int edge, string? threadId)
+{
+    private readonly List<Point> _points = [];
+    private readonly List<Point> _ends = [];
+
+    internal int Count => _points.Count;
+
+    internal IReadOnlyList<Point> Points => _points;
+
+    /// <summary>Where each needle point would lie if its stroke had full length, mm.</summary>
+    internal IReadOnlyList<Point> Ends => _ends;
+
+    /// <summary>Adds a needle point unless the needle stands there already.</summary>
+    internal void Add(Point point, Point end)
+    {
+        if (_points.Count == 0 || point.DistanceTo(_points[^1]) > Tolerance.Quantum)
+        {
+            _points.Add(point);
+            _ends.Add(end);
+        }
+    }
+
+    /// <summary>Sews it from its last point to its first.</summary>
+    internal void Reverse()
+    {
+        _points.Reverse();
+        _ends.Reverse();
+    }
+
+    internal StitchRun Run(IEnumerable<Point> points) => new(RunKind.Top, edge, [.. points]) { ThreadId = threadId };
+}
