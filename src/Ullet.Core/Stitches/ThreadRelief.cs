@@ -24,6 +24,9 @@ internal sealed class ThreadRelief
     /// <summary>How much of what a stroke lost it may be given back, tried in this order.</summary>
     private static readonly double[] Lengthenings = [0.35, 0.7, 1];
 
+    /// <summary>How far towards its end the next stroke on the same side may move over, tried in this order.</summary>
+    private static readonly double[] Slides = [0.15, 0.3];
+
     /// <summary>Strokes that lost less are left as they are, mm.</summary>
     private const double Shortened = 0.15;
 
@@ -90,7 +93,7 @@ internal sealed class ThreadRelief
         }
         foreach (var i in near.Where(i => _chain.IsInside(i) && IsShortened(i)))
         {
-            Lengthen(i, field, around);
+            Fill(i, field, around);
         }
         for (var change = 0; change < MostChanges; change++)
         {
@@ -135,31 +138,52 @@ internal sealed class ThreadRelief
             && Math.Min(a.Y, b.Y) <= box.MaxY;
     }
 
-    /// <summary>Gives a stroke that was shortened more of its length where that covers bare cloth and adds no surplus.</summary>
-    private void Lengthen(int i, ThreadField field, List<int> around)
+    /// <summary>Covers bare cloth beside a stroke that was shortened, where that adds no surplus: it gets some of its length
+    /// back, or the next one on the same side moves over a little.</summary>
+    private void Fill(int i, ThreadField field, List<int> around)
     {
-        var (before, after) = (_chain[_chain.Before(i)], _chain[_chain.After(i)]);
-        var (here, end) = (_chain[i], _chain.End(i));
-        var surplus = -1.0;
-        (double Covered, Point To) best = (FewBare, here);
-        foreach (var share in Lengthenings)
+        var surplus = field.Surplus().Sum;
+        (double Covered, int Number, Point To) best = (FewBare, -1, default);
+        foreach (var (number, to) in Fillings(i))
         {
-            var to = Point.Lerp(here, end, share);
-            if (Crowds(to, i, around))
+            if (Crowds(to, number, around))
             {
                 continue;
             }
-            var covered = -field.Change([before, here, after], [before, to, after]);
-            var more = covered > best.Covered ? field.Surplus().Sum : double.MaxValue;
-            field.Change([before, to, after], [before, here, after]);
-            if (covered > best.Covered)
+            var (old, changed) = Strokes(number, to);
+            var covered = -field.Change(old, changed);
+            var isBetter = covered > best.Covered && field.Surplus().Sum <= surplus;
+            field.Change(changed, old);
+            best = isBetter ? (covered, number, to) : best;
+        }
+        if (best.Number >= 0)
+        {
+            var (old, changed) = Strokes(best.Number, best.To);
+            field.Change(old, changed);
+            _chain.Move(best.Number, best.To);
+        }
+    }
+
+    private IEnumerable<(int Number, Point To)> Fillings(int i)
+    {
+        foreach (var share in Lengthenings)
+        {
+            yield return (i, Point.Lerp(_chain[i], _chain.End(i), share));
+        }
+        foreach (var beside in new[] { _chain.Before(_chain.Before(i)), _chain.After(_chain.After(i)) })
+        {
+            foreach (var share in beside >= 0 && _chain.IsInside(beside) ? Slides : [])
             {
-                surplus = surplus < 0 ? field.Surplus().Sum : surplus;
-                best = more <= surplus ? (covered, to) : best;
+                yield return (beside, Point.Lerp(_chain[beside], _chain.End(i), share));
             }
         }
-        field.Change([before, here, after], [before, best.To, after]);
-        _chain.Move(i, best.To);
+    }
+
+    /// <summary>The two strokes that meet at a point, as they are and as they would be.</summary>
+    private (Point[] Old, Point[] Changed) Strokes(int i, Point to)
+    {
+        var (before, after) = (_chain[_chain.Before(i)], _chain[_chain.After(i)]);
+        return ([before, _chain[i], after], [before, to, after]);
     }
 
     /// <summary>True when a needle point would find too many others about it.</summary>
