@@ -29,10 +29,20 @@ internal sealed class MedialReach(SegmentIndex edges)
         var guess = (near * (1 + Guess)) + Guess;
         if (guess < most && Shrunk(foot, direction, guess) is { StoppedBy: not null } found)
         {
-            return found;
+            return Uncrossed(foot, direction, found);
         }
-        return Shrunk(foot, direction, most);
+        return Uncrossed(foot, direction, Shrunk(foot, direction, most));
     }
+
+    /// <summary>Where two edges all but touch, the other lies within the slack of any ball; but no stroke goes across it.</summary>
+    private (double Reach, Point? StoppedBy) Uncrossed(
+        Point foot,
+        Point direction,
+        (double Reach, Point? StoppedBy) found
+    ) =>
+        edges.FirstCrossing(foot, direction, found.Reach) is { } crossing
+            ? (crossing / 2, foot + (direction * crossing))
+            : found;
 
     private (double Reach, Point? StoppedBy) Shrunk(Point foot, Point direction, double most)
     {

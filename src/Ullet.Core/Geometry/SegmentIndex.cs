@@ -99,6 +99,43 @@ public sealed class SegmentIndex
         return found ? foot : null;
     }
 
+    /// <summary>How far from a place the first edge lies that crosses a straight line from it, mm; null when none does. Edges
+    /// through the place itself do not count.</summary>
+    /// <param name="from">The place, mm.</param>
+    /// <param name="direction">Length 1.</param>
+    /// <param name="length">The line's length, mm.</param>
+    public double? FirstCrossing(Point from, Point direction, double length)
+    {
+        const double Away = 1e-6;
+        var (end, first) = (from + (direction * length), length);
+        var found = false;
+        var (fromX, toX) = Columns(Math.Min(from.X, end.X), Math.Max(from.X, end.X));
+        var (fromY, toY) = Rows(Math.Min(from.Y, end.Y), Math.Max(from.Y, end.Y));
+        for (var y = fromY; y <= toY; y++)
+        {
+            for (var x = fromX; x <= toX; x++)
+            {
+                var at = (y * _columns) + x;
+                for (var i = _first[at]; i < _first[at + 1]; i++)
+                {
+                    ref readonly var edge = ref _edges[_listed[i]];
+                    var to = edge.Start - from;
+                    var (a, b) = (Point.Cross(direction, to), Point.Cross(direction, to + edge.Along));
+                    if ((a > 0) == (b > 0))
+                    {
+                        continue;
+                    }
+                    var distance = Point.Dot(direction, to + (edge.Along * (a / (a - b))));
+                    if (distance > Away && distance < first)
+                    {
+                        (first, found) = (distance, true);
+                    }
+                }
+            }
+        }
+        return found ? first : null;
+    }
+
     /// <summary>The numbers of the edges within a distance of a place, counted ring by ring from each ring's first point.</summary>
     public IEnumerable<int> Within(Point place, double distance)
     {
