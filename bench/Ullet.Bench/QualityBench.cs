@@ -12,6 +12,9 @@ internal static class QualityBench
 
     private const int RandomCount = 300;
 
+    /// <summary>Letters this small may miss a bound where a finding names the stroke as too thin for its cover, mm cap height.</summary>
+    private const double Small = 25;
+
     /// <summary>Prints the table; with names of groups only those.</summary>
     /// <returns>False when a bound is breached.</returns>
     internal static bool Run(IReadOnlyList<string> groups)
@@ -28,11 +31,15 @@ internal static class QualityBench
                 holds &= Row(name, [(name, regions)]);
             }
         }
-        foreach (var size in new[] { 150.0, 60, 25 }.Where(size => Wanted($"fonts{size:0}")))
+        foreach (var size in new[] { 150.0, 60, Small }.Where(size => Wanted($"fonts{size:0}")))
         {
             foreach (var font in QualitySamples.Fonts(size).GroupBy(letter => letter.Font, StringComparer.Ordinal))
             {
-                holds &= Row($"{font.Key}, {size:0} mm", [.. font.Select(letter => (letter.Name, letter.Regions))]);
+                holds &= Row(
+                    $"{font.Key}, {size:0} mm",
+                    [.. font.Select(letter => (letter.Name, letter.Regions))],
+                    mayBeThin: size <= Small
+                );
             }
         }
         if (Wanted("icons"))
@@ -46,31 +53,41 @@ internal static class QualityBench
         return holds;
     }
 
-    private static bool Row(string title, IReadOnlyList<(string Name, IReadOnlyList<Region> Regions)> outlines)
+    private static bool Row(
+        string title,
+        IReadOnlyList<(string Name, IReadOnlyList<Region> Regions)> outlines,
+        bool mayBeThin = false
+    )
     {
-        var measured = new ConcurrentBag<(string Name, QualityRaster Raster, string Breaches)>();
+        var measured = new ConcurrentBag<(string Name, QualityRaster Raster, string Breaches, bool IsNarrow)>();
         Parallel.ForEach(
             outlines,
             new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount },
             outline =>
             {
                 var raster = CoverSamples.Measure([.. outline.Regions], Usual);
-                measured.Add((outline.Name, raster, Breaches(raster)));
+                var isNarrow = mayBeThin && HasNarrowPlace(outline.Regions);
+                measured.Add((outline.Name, raster, Breaches(raster), isNarrow));
             }
         );
         var rasters = measured.Select(each => each.Raster).ToList();
-        var broken = measured.Where(each => each.Breaches.Length > 0).OrderBy(each => each.Name).ToList();
+        var missed = measured.Where(each => each.Breaches.Length > 0).OrderBy(each => each.Name).ToList();
+        var broken = missed.Where(each => !mayBeThin || !each.IsNarrow).ToList();
+        var named = missed.Count > broken.Count ? $", {missed.Count - broken.Count} named too thin" : "";
         Console.WriteLine(
             $"{title, -34} {rasters.Count, 5} {rasters.Min(r => r.Coverage), 8:0.00%} {rasters.Max(r => r.WidestBare), 6:0.00} "
                 + $"{rasters.Max(r => r.Spill), 6:0.00} {rasters.Max(r => r.MostInDisc), 5} {rasters.Max(r => r.MostLayers), 7:0.00} "
-                + $"{rasters.Max(r => r.MostLayersInOverlap), 10:0.00}   {(broken.Count == 0 ? "holds" : $"{broken.Count} BREACHED")}"
+                + $"{rasters.Max(r => r.MostLayersInOverlap), 10:0.00}   {(broken.Count == 0 ? "holds" : $"{broken.Count} BREACHED")}{named}"
         );
-        foreach (var (name, _, breaches) in broken.Take(outlines.Count > 1 ? 12 : 1))
+        foreach (var (name, _, breaches, _) in broken.Take(outlines.Count > 1 ? 12 : 1))
         {
             Console.WriteLine($"    {name}: {breaches}");
         }
         return broken.Count == 0;
     }
+
+    private static bool HasNarrowPlace(IReadOnlyList<Region> regions) =>
+        !SatinCover.Make([.. regions], Usual, CancellationToken.None).NarrowPlaces.IsEmpty;
 
     private static string Breaches(QualityRaster raster) => string.Join("; ", QualityBounds.Breaches(raster));
 }

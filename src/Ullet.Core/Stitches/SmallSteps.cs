@@ -9,7 +9,7 @@ namespace Ullet.Core.Stitches;
 internal static class SmallSteps
 {
     /// <summary>Edges between two corners shorter than this are taken for their middle, mm.</summary>
-    private const double Smallest = 0.15;
+    private const double Smallest = 0.2;
 
     /// <summary>Where edges are as short as that, what leaves a straight line by less than this is no form of its own, mm.</summary>
     private const double Flat = 0.04;

@@ -83,7 +83,10 @@ internal sealed class ThreadField
                 }
             }
         }
-        return (total / (Place * Place), thickest < 0 ? null : Square(_raster.At(thickest % columns, thickest / columns)));
+        return (
+            total / (Place * Place),
+            thickest < 0 ? null : Square(_raster.At(thickest % columns, thickest / columns))
+        );
     }
 
     /// <summary>The square that ends at a cell.</summary>

@@ -11,15 +11,18 @@ namespace Ullet.Core.Stitches;
 internal sealed class ThreadRelief
 {
     /// <summary>How much thread may lie, over what lies on a straight edge; a little under what is promised.</summary>
-    private const double Most = 1.45;
+    private const double Most = 1.42;
 
     /// <summary>The same where a closed cover runs on over its start.</summary>
     private const double MostInOverlap = 1.9;
 
+    /// <summary>Nearer by this to where it is not, a place counts as beside the overlap, mm.</summary>
+    private const double OverlapMargin = 0.3;
+
     private const int MostChanges = 40;
 
     /// <summary>How far a needle point may be drawn back towards the middle of its strokes, tried in this order.</summary>
-    private static readonly double[] Draws = [0.2, 0.35, 0.5, 0.65];
+    private static readonly double[] Draws = [0.08, 0.2, 0.35, 0.5, 0.65];
 
     /// <summary>How much of what a stroke lost it may be given back, tried in this order.</summary>
     private static readonly double[] Lengthenings = [0.35, 0.7, 1];
@@ -33,11 +36,9 @@ internal sealed class ThreadRelief
     /// <summary>A stroke is lengthened for more bare cells than this.</summary>
     private const double FewBare = 1;
 
-    /// <summary>A bared cell weighs as much as this much surplus thread in a square, layers.</summary>
-    private const double BareWeight = 4;
-
-    /// <summary>A change may bare no more cells than this.</summary>
-    private const int MostBared = 3;
+    /// <summary>What a change may cost, tried in this order: how many cells it may bare, and how much surplus thread in a square
+    /// a bared cell weighs as much as, layers.</summary>
+    private static readonly (int MostBared, double Weight)[] Prices = [(3, 4), (8, 0.5)];
 
     private const double Disc = 0.5;
 
@@ -53,10 +54,10 @@ internal sealed class ThreadRelief
     private ThreadRelief(IReadOnlyList<TopThread> threads, SatinNumbers numbers)
     {
         _chain = new NeedleChain(threads);
-        _needleLimit = numbers.NeedleLimit - DiscMargin;
+        _needleLimit = numbers.NeedleLimit;
         _starts = [.. threads.Select(thread => Point.Lerp(thread.Points[0], thread.Points[1], 0.5))];
         _straight = 2 * StitchDefaults.ThreadWidth / numbers.Spacing;
-        _overlap = numbers.Band.Width + StitchDefaults.ClosingOverlap;
+        _overlap = numbers.Band.Width + StitchDefaults.ClosingOverlap - OverlapMargin;
     }
 
     /// <summary>The runs of one cover's top thread, mended where needed.</summary>
@@ -95,12 +96,16 @@ internal sealed class ThreadRelief
         {
             Fill(i, field, around);
         }
-        for (var change = 0; change < MostChanges; change++)
+        foreach (var price in Prices)
         {
-            var (surplus, thickest) = field.Surplus();
-            if (thickest is not { } square || !Relieve(square, surplus, field, near, around))
+            for (var change = 0; change < MostChanges; change++)
             {
-                break;
+                var (surplus, thickest) = field.Surplus();
+                if (thickest is not { } square || Best(square, surplus, price, field, near, around) is not { } relief)
+                {
+                    break;
+                }
+                Make(relief, field);
             }
         }
     }
@@ -123,7 +128,8 @@ internal sealed class ThreadRelief
         return near;
     }
 
-    private bool HasStrokeAcross(int i, Box box) => IsAcross(_chain.Before(i), i, box) || IsAcross(i, _chain.After(i), box);
+    private bool HasStrokeAcross(int i, Box box) =>
+        IsAcross(_chain.Before(i), i, box) || IsAcross(i, _chain.After(i), box);
 
     private bool IsAcross(int from, int to, Box box)
     {
@@ -186,19 +192,35 @@ internal sealed class ThreadRelief
         return ([before, _chain[i], after], [before, to, after]);
     }
 
-    /// <summary>True when a needle point would find too many others about it.</summary>
+    /// <summary>True when a needle point would find too many others about it, or about the middle of those.</summary>
     private bool Crowds(Point to, int number, List<int> around)
     {
-        var count = 1;
-        foreach (var i in around)
+        var (count, middle) = About(to);
+        return count > _needleLimit - DiscMargin || About(middle).Count > _needleLimit - 2;
+
+        (int Count, Point Middle) About(Point centre)
         {
-            count += i != number && _chain[i].DistanceTo(to) <= Disc ? 1 : 0;
+            var near = to.DistanceTo(centre) <= Disc ? (Count: 1, Sum: to) : (Count: 0, Sum: Point.Zero);
+            foreach (var i in around)
+            {
+                if (i != number && _chain[i].DistanceTo(centre) <= Disc)
+                {
+                    near = (near.Count + 1, near.Sum + _chain[i]);
+                }
+            }
+            return (near.Count, near.Sum * (1.0 / Math.Max(1, near.Count)));
         }
-        return count > _needleLimit;
     }
 
-    /// <summary>Makes the best change at a square; false when none helps.</summary>
-    private bool Relieve(Box square, double surplus, ThreadField field, List<int> near, List<int> around)
+    /// <summary>The best change at a square; null when none helps.</summary>
+    private Relief? Best(
+        Box square,
+        double surplus,
+        (int MostBared, double Weight) price,
+        ThreadField field,
+        List<int> near,
+        List<int> around
+    )
     {
         (double Gain, Relief? Change) best = (1e-9, null);
         foreach (var change in near.Where(i => _chain.IsInside(i) && HasStrokeAcross(i, square)).SelectMany(Reliefs))
@@ -208,25 +230,25 @@ internal sealed class ThreadRelief
                 continue;
             }
             var bared = field.Change(change.Taken, change.Laid);
-            var gain = bared > MostBared ? 0 : surplus - field.Surplus().Sum - (BareWeight * bared);
+            var gain = bared > price.MostBared ? 0 : surplus - field.Surplus().Sum - (price.Weight * bared);
             field.Change(change.Laid, change.Taken);
             best = gain > best.Gain ? (gain, change) : best;
         }
-        if (best.Change is not { } made)
+        return best.Change;
+    }
+
+    private void Make(Relief relief, ThreadField field)
+    {
+        field.Change(relief.Taken, relief.Laid);
+        if (relief.To is { } to)
         {
-            return false;
-        }
-        field.Change(made.Taken, made.Laid);
-        if (made.To is { } to)
-        {
-            _chain.Move(made.Number, to);
+            _chain.Move(relief.Number, to);
         }
         else
         {
-            _chain.LeaveOut(_chain.After(made.Number));
-            _chain.LeaveOut(made.Number);
+            _chain.LeaveOut(_chain.After(relief.Number));
+            _chain.LeaveOut(relief.Number);
         }
-        return true;
     }
 
     /// <summary>A needle point that is drawn back, or left out with the next one.</summary>
