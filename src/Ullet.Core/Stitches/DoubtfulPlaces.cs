@@ -1,4 +1,3 @@
-using System.Runtime.InteropServices;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -11,7 +10,7 @@ internal static class DoubtfulPlaces
     private const double Side = 0.9;
 
     /// <summary>From here on much thread lies, over what lies on a straight edge.</summary>
-    private const double Much = 1.2;
+    private const double Much = 1.3;
 
     /// <summary>How many cells a place has along a side at most.</summary>
     private const int Largest = 8;
@@ -21,39 +20,33 @@ internal static class DoubtfulPlaces
     /// <param name="isShortened">Whether a needle point's stroke was shortened.</param>
     internal static IEnumerable<Box> Of(NeedleChain chain, double straight, Func<int, bool> isShortened)
     {
-        var counts = new Dictionary<(int X, int Y), double>();
+        var (counts, crowded) = (new CellCounts(Side), new CellCounts(Side));
+        var doubtful = new HashSet<(int X, int Y)>();
         for (var i = 0; i < chain.Count; i++)
         {
             if (isShortened(i))
             {
-                counts[CellOf(chain[i])] = double.PositiveInfinity;
+                doubtful.Add(counts.CellOf(chain[i]));
             }
-            if (chain.After(i) >= 0)
+            if (chain.After(i) is var next && next >= 0)
             {
-                Count(chain[i], chain[chain.After(i)], counts);
+                counts.AddLine(chain[i], chain[next]);
+                if (chain.IsCrowded(i) || chain.IsCrowded(next))
+                {
+                    crowded.AddLine(chain[i], chain[next]);
+                }
             }
         }
-        var left = counts.Where(pair => pair.Value > Much * straight).Select(pair => pair.Key).ToHashSet();
-        foreach (var cell in left.Order().ToList())
+        // Thread of this length in a cell makes one layer.
+        const double Layer = Side * Side / StitchDefaults.ThreadWidth;
+        var much = (float)(Much * straight * Layer);
+        doubtful.UnionWith(crowded.Over(0).Where(cell => counts[cell] > much));
+        foreach (var cell in doubtful.Order().ToList())
         {
-            if (left.Remove(cell))
+            if (doubtful.Remove(cell))
             {
-                yield return Around(cell, left);
+                yield return Around(cell, doubtful);
             }
-        }
-    }
-
-    private static (int X, int Y) CellOf(Point at) => ((int)Math.Floor(at.X / Side), (int)Math.Floor(at.Y / Side));
-
-    private static void Count(Point from, Point to, Dictionary<(int X, int Y), double> counts)
-    {
-        var length = from.DistanceTo(to);
-        var steps = Math.Max(1, (int)Math.Ceiling(length / (Side / 2)));
-        for (var s = 0; s < steps; s++)
-        {
-            var cell = CellOf(Point.Lerp(from, to, (s + 0.5) / steps));
-            CollectionsMarshal.GetValueRefOrAddDefault(counts, cell, out _) +=
-                length / steps * StitchDefaults.ThreadWidth / (Side * Side);
         }
     }
 

@@ -21,15 +21,26 @@ internal static class FanChoice
     /// <summary>Barer than this a fan is thinned less, share of it.</summary>
     private const double MostBare = 0.004;
 
+    /// <summary>Counted with thread a little narrower, so that slits narrower than a cell show, a fan barer than this is looked
+    /// at again with all that lies about it.</summary>
+    private const double Doubtful = 0.004;
+
+    private const double NarrowThread = 0.9 * StitchDefaults.ThreadWidth;
+
     private static readonly double[] Rooms = [1.12, 1.25, 1.04, 1.35, 0.95, 0.86];
 
     private const int Phases = 6;
 
-    /// <summary>The thinning under which neither too much thread lies anywhere nor too little.</summary>
+    /// <summary>The thinning under which neither too much thread lies anywhere nor too little, and whether some doubt is left
+    /// that it lies well.</summary>
     /// <param name="strokes">The fan with some strokes to either side.</param>
     /// <param name="first">The fan's first stroke among all; its evenness says which end is sewn.</param>
     /// <param name="endOf">Where a stroke's needle point falls under a thinning, by the stroke's number among all.</param>
-    internal static Thinning Best(ReadOnlySpan<Stroke> strokes, int first, Func<int, Thinning, Point> endOf)
+    internal static (Thinning Thinning, bool IsDoubtful) Best(
+        ReadOnlySpan<Stroke> strokes,
+        int first,
+        Func<int, Thinning, Point> endOf
+    )
     {
         var box = Box.Empty;
         foreach (ref readonly var stroke in strokes)
@@ -44,15 +55,13 @@ internal static class FanChoice
             for (var phase = 0; phase < Phases; phase++)
             {
                 var tried = new Thinning(room, phase);
-                raster.Clear();
-                for (var i = 1; i < strokes.Length; i++)
-                {
-                    raster.Draw(endOf(first + i - 1, tried), endOf(first + i, tried));
-                }
+                Sew(tried, strokes.Length, first, endOf, raster);
                 var cost = Cost(raster, isBand);
                 if (cost <= 0)
                 {
-                    return tried;
+                    var narrow = new ThreadRaster(raster.Box, Cell, NarrowThread);
+                    Sew(tried, strokes.Length, first, endOf, narrow);
+                    return (tried, BareShare(narrow.Layers, isBand) > Doubtful);
                 }
                 if (cost < least)
                 {
@@ -60,7 +69,22 @@ internal static class FanChoice
                 }
             }
         }
-        return best;
+        return (best, true);
+    }
+
+    private static void Sew(
+        Thinning thinning,
+        int count,
+        int first,
+        Func<int, Thinning, Point> endOf,
+        ThreadRaster raster
+    )
+    {
+        raster.Clear();
+        for (var i = 1; i < count; i++)
+        {
+            raster.Draw(endOf(first + i - 1, thinning), endOf(first + i, thinning));
+        }
     }
 
     /// <summary>The cells between the fan's first and last stroke, a thread's width from either.</summary>
@@ -91,9 +115,20 @@ internal static class FanChoice
         return isBand;
     }
 
+    private static double BareShare(ReadOnlySpan<byte> layers, bool[] isBand)
+    {
+        var (bare, band) = (0, 0);
+        for (var at = 0; at < isBand.Length; at++)
+        {
+            band += isBand[at] ? 1 : 0;
+            bare += isBand[at] && layers[at] == 0 ? 1 : 0;
+        }
+        return band == 0 ? 0 : bare / (double)band;
+    }
+
     private static double Cost(ThreadRaster raster, bool[] isBand)
     {
-        var (bare, band, thick) = (0, 0, 0.0);
+        var thick = 0.0;
         var layers = raster.Layers;
         var columns = new int[raster.Columns];
         for (var row = 0; row < raster.Rows; row++)
@@ -102,17 +137,11 @@ internal static class FanChoice
             for (var column = 0; column < raster.Columns; column++)
             {
                 var at = (row * raster.Columns) + column;
-                if (isBand[at])
-                {
-                    band++;
-                    bare += layers[at] == 0 ? 1 : 0;
-                }
                 columns[column] += layers[at] - (row >= Place ? layers[at - (Place * raster.Columns)] : 0);
                 sum += columns[column] - (column >= Place ? columns[column - Place] : 0);
                 thick = Math.Max(thick, sum / (double)(Place * Place));
             }
         }
-        var bareShare = band == 0 ? 0 : bare / (double)band;
-        return Math.Max(0, (bareShare - MostBare) * 20) + Math.Max(0, thick - MostLayers);
+        return Math.Max(0, (BareShare(layers, isBand) - MostBare) * 20) + Math.Max(0, thick - MostLayers);
     }
 }

@@ -13,12 +13,13 @@ internal sealed class NeedleChain
     private readonly int[] _firsts;
 
     private readonly Point[] _ends;
+    private readonly bool[] _isCrowded;
 
     /// <param name="runs">Runs of top thread.</param>
     internal NeedleChain(IReadOnlyList<TopThread> runs)
     {
         var count = runs.Sum(run => run.Count);
-        (_at, _ends) = (new Point[count], new Point[count]);
+        (_at, _ends, _isCrowded) = (new Point[count], new Point[count], new bool[count]);
         (_before, _after, _firsts) = (new int[count], new int[count], new int[runs.Count]);
         var number = 0;
         for (var run = 0; run < runs.Count; run++)
@@ -27,6 +28,7 @@ internal sealed class NeedleChain
             for (var i = 0; i < runs[run].Count; i++, number++)
             {
                 (_at[number], _ends[number]) = (runs[run].Points[i], runs[run].Ends[i]);
+                _isCrowded[number] = runs[run].IsCrowded[i];
                 _before[number] = i > 0 ? number - 1 : None;
                 _after[number] = i + 1 < runs[run].Count ? number + 1 : None;
             }
@@ -40,6 +42,9 @@ internal sealed class NeedleChain
 
     /// <summary>Where a point would lie if its stroke had full length, mm.</summary>
     internal Point End(int number) => _ends[number];
+
+    /// <summary>Whether strokes draw together or meet others near a point.</summary>
+    internal bool IsCrowded(int number) => _isCrowded[number];
 
     /// <summary>The next needle point of the same run, or -1.</summary>
     internal int After(int number) => _after[number];

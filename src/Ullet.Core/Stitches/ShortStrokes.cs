@@ -12,6 +12,9 @@ internal sealed class ShortStrokes
     /// <summary>Strokes at least this share of what was asked apart are left as they are: near a side that is not much.</summary>
     private const double Crowded = 0.62;
 
+    /// <summary>Nearer than this share of what was asked strokes may lie too thick together with others.</summary>
+    private const double Dense = 0.8;
+
     /// <summary>A stroke keeps at least this share of its length.</summary>
     private const double LeastKept = 0.3;
 
@@ -46,7 +49,7 @@ internal sealed class ShortStrokes
     /// <param name="outerFirst">Whether the first stroke is entered at its outer end.</param>
     internal void Sew(ReadOnlySpan<Stroke> strokes, TopThread thread, bool outerFirst = true)
     {
-        var fan = new Fan(0, 0, new Thinning(_room, 0));
+        var fan = new Fan(0, 0, new Thinning(_room, 0), IsDoubtful: false);
         var lastCrowded = int.MinValue / 2;
         var nextCrowded = -1;
         for (var i = 0; i < strokes.Length; i++)
@@ -69,12 +72,19 @@ internal sealed class ShortStrokes
             }
             var isOuter = i % 2 == 0 == outerFirst;
             var point = End(strokes[i], i, isOuter, fan.Thinning);
-            if (i - lastCrowded <= Neighbours || nextCrowded - i <= Neighbours)
+            var asThinned = point;
+            var isBesideCrowd = i - lastCrowded <= Neighbours || nextCrowded - i <= Neighbours;
+            if (isBesideCrowd)
             {
                 var other = isOuter ? strokes[i].Place.Inner : strokes[i].Place.Outer;
                 point = Apart(point, other, mayShorten: i - lastCrowded <= 1 || nextCrowded - i <= 1);
             }
-            thread.Add(point, isOuter ? strokes[i].Place.Outer : strokes[i].Place.Inner);
+            var full = isOuter ? strokes[i].Place.Outer : strokes[i].Place.Inner;
+            thread.Add(
+                point,
+                fan.IsDoubtful || point != asThinned ? full : point,
+                isBesideCrowd || IsDense(strokes[i])
+            );
         }
     }
 
@@ -88,16 +98,16 @@ internal sealed class ShortStrokes
         }
         if (_room < UsualRoom)
         {
-            return new Fan(first, end, new Thinning(_room, 0));
+            return new Fan(first, end, new Thinning(_room, 0), IsDoubtful: false);
         }
         var (from, to) = (Math.Max(0, first - Neighbours), Math.Min(strokes.Length, end + Neighbours));
         var seen = strokes[from..to].ToArray();
-        var thinning = FanChoice.Best(
+        var (thinning, isDoubtful) = FanChoice.Best(
             seen,
             from,
             (i, tried) => End(seen[i - from], i, i % 2 == 0 == outerFirst, tried)
         );
-        return new Fan(first, end, thinning);
+        return new Fan(first, end, thinning, isDoubtful);
     }
 
     private static Point End(in Stroke stroke, int number, bool isOuter, Thinning thinning)
@@ -112,9 +122,12 @@ internal sealed class ShortStrokes
 
     private static bool IsCrowded(in Stroke stroke) => stroke.OuterShare < Crowded || stroke.InnerShare < Crowded;
 
+    private static bool IsDense(in Stroke stroke) => Math.Min(stroke.OuterShare, stroke.InnerShare) < Dense;
+
     private static bool NeedsLook(in Stroke stroke) => stroke.Place.IsClipped || IsCrowded(stroke);
 
-    private readonly record struct Fan(int First, int End, Thinning Thinning);
+    /// <summary>Strokes round one tight curve; doubtful where they may not lie well however they are thinned.</summary>
+    private readonly record struct Fan(int First, int End, Thinning Thinning, bool IsDoubtful);
 
     /// <summary>A curve that stays tight for long is thinned in parts of this many strokes.</summary>
     private const int LongestFan = 80;

@@ -8,7 +8,7 @@ internal sealed class ThreadField
     private const double Cell = 0.1;
 
     /// <summary>Thread is counted a little narrower than it lies, so that slits narrower than a cell show, mm.</summary>
-    private const double CountedWidth = 0.9 * StitchDefaults.ThreadWidth;
+    internal const double CountedWidth = 0.9 * StitchDefaults.ThreadWidth;
 
     /// <summary>Layers are averaged over squares of this many cells.</summary>
     private const int Place = 9;
@@ -16,17 +16,12 @@ internal sealed class ThreadField
     private readonly ThreadRaster _raster;
     private readonly int[] _columns;
     private readonly double[] _limits;
-    private readonly (int First, int Last) _across;
-    private readonly (int First, int Last) _down;
 
     /// <param name="box">What thread is counted on: as far as the strokes reach that may be changed, mm.</param>
-    /// <param name="judged">The part of it where too much may lie, mm.</param>
     /// <param name="limitAt">How many layers may lie at a place.</param>
-    internal ThreadField(Box box, Box judged, Func<Point, double> limitAt)
+    internal ThreadField(Box box, Func<Point, double> limitAt)
     {
         _raster = new ThreadRaster(box, Cell, CountedWidth);
-        _across = (Cells(judged.MinX - box.MinX), Math.Min(_raster.Columns - 1, Cells(judged.MaxX - box.MinX)));
-        _down = (Cells(judged.MinY - box.MinY), Math.Min(_raster.Rows - 1, Cells(judged.MaxY - box.MinY)));
         _columns = new int[_raster.Columns];
         _limits = new double[_raster.Columns * _raster.Rows];
         for (var at = 0; at < _limits.Length; at++)
@@ -35,8 +30,6 @@ internal sealed class ThreadField
             var limit = limitAt(_raster.At(column - (Place / 2), row - (Place / 2)));
             _limits[at] = limit * CountedWidth / StitchDefaults.ThreadWidth * Place * Place;
         }
-
-        static int Cells(double distance) => Math.Max(0, (int)Math.Round(distance / Cell));
     }
 
     /// <summary>Lays thread.</summary>
@@ -61,22 +54,31 @@ internal sealed class ThreadField
     }
 
     /// <summary>How much more thread than wanted lies on squares, summed up, layers, and the square where most does.</summary>
-    internal (double Sum, Box? Thickest) Surplus()
+    /// <param name="changed">Only squares that touch this box, mm; null for all.</param>
+    internal (double Sum, Box? Thickest) Surplus(Box? changed = null)
     {
+        var columns = _raster.Columns;
+        var (left, right, top, bottom) = (0, columns - 1, 0, _raster.Rows - 1);
+        if (changed is { } box)
+        {
+            (left, right) = (Math.Max(0, Column(box.MinX)), Math.Min(right, Column(box.MaxX) + Place));
+            (top, bottom) = (Math.Max(0, Row(box.MinY)), Math.Min(bottom, Row(box.MaxY) + Place));
+        }
+        // Squares that begin before the box are counted from where they begin.
+        var (fromColumn, fromRow) = (Math.Max(0, left - Place + 1), Math.Max(0, top - Place + 1));
         var (total, most, thickest) = (0.0, 0.0, -1);
         var layers = _raster.Layers;
-        var columns = _raster.Columns;
         Array.Clear(_columns);
-        for (var row = _down.First; row <= _down.Last; row++)
+        for (var row = fromRow; row <= bottom; row++)
         {
             var sum = 0;
-            for (var column = _across.First; column <= _across.Last; column++)
+            for (var column = fromColumn; column <= right; column++)
             {
                 var at = (row * columns) + column;
-                _columns[column] += layers[at] - (row >= _down.First + Place ? layers[at - (Place * columns)] : 0);
-                sum += _columns[column] - (column >= _across.First + Place ? _columns[column - Place] : 0);
+                _columns[column] += layers[at] - (row >= fromRow + Place ? layers[at - (Place * columns)] : 0);
+                sum += _columns[column] - (column >= fromColumn + Place ? _columns[column - Place] : 0);
                 var surplus = sum - _limits[at];
-                if (surplus > 0)
+                if (surplus > 0 && row >= top && column >= left)
                 {
                     total += surplus;
                     (most, thickest) = surplus > most ? (surplus, at) : (most, thickest);
@@ -88,6 +90,10 @@ internal sealed class ThreadField
             thickest < 0 ? null : Square(_raster.At(thickest % columns, thickest / columns))
         );
     }
+
+    private int Column(double x) => (int)Math.Floor((x - _raster.Box.MinX) / Cell);
+
+    private int Row(double y) => (int)Math.Floor((y - _raster.Box.MinY) / Cell);
 
     /// <summary>The square that ends at a cell.</summary>
     private static Box Square(Point last)

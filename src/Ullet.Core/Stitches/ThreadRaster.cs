@@ -54,40 +54,49 @@ internal sealed class ThreadRaster
         var reach = _half * (Math.Abs(ux) + Math.Abs(uy));
         var first = Math.Max(0, (int)Math.Ceiling((Math.Min(from.Y, to.Y) - reach - Box.MinY) / Cell));
         var last = Math.Min(Rows - 1, (int)Math.Floor((Math.Max(from.Y, to.Y) + reach - Box.MinY) / Cell));
+        // In a row the thread's sides bound x about a line along it, and its ends bound x about a line across it.
+        var aside = Bound(uy, ux, _half);
+        var ahead = Bound(ux, -uy, length / 2);
+        var middle = Point.Lerp(from, to, 0.5);
         for (var row = first; row <= last; row++)
         {
-            // In a row, the place ahead and the place aside both change linearly with x: each bounds it from both sides.
-            var y = Box.MinY + (row * Cell) - from.Y;
-            var (low, high) = Between(uy, -y * ux, _half);
-            var (start, end) = Between(-ux, -y * uy, length / 2, length / 2);
-            var left = Math.Max(low, start) + from.X;
-            var right = Math.Min(high, end) + from.X;
-            var stop = Math.Min(Columns - 1, Math.Floor((right - Box.MinX) / Cell));
-            for (
-                var column = Math.Max(0, (int)Math.Ceiling(Math.Max(left - Box.MinX, 0) / Cell));
-                column <= stop;
-                column++
-            )
+            var y = Box.MinY + (row * Cell) - middle.Y;
+            if ((Math.Abs(uy) < Flat && Math.Abs(y) > _half) || (Math.Abs(ux) < Flat && Math.Abs(y) > length / 2))
             {
-                ref var layers = ref _layers[(row * Columns) + column];
-                Bare += (times > 0 && layers == 0 ? -1 : 0) + (times < 0 && layers == 1 ? 1 : 0);
-                layers = (byte)Math.Clamp(layers + times, 0, byte.MaxValue);
+                continue;
+            }
+            var left = Math.Max((aside.Slope * y) - aside.Half, (ahead.Slope * y) - ahead.Half) + middle.X - Box.MinX;
+            var right = Math.Min((aside.Slope * y) + aside.Half, (ahead.Slope * y) + ahead.Half) + middle.X - Box.MinX;
+            if (right < 0 || left > right)
+            {
+                continue;
+            }
+            var stop = (int)Math.Min(Columns - 1, right / Cell);
+            for (var column = (int)Math.Ceiling(Math.Max(left, 0) / Cell); column <= stop; column++)
+            {
+                Count(ref _layers[(row * Columns) + column], times);
             }
         }
     }
 
-    /// <summary>The x for which slope · x + at lies within a distance of a middle.</summary>
-    private static (double Low, double High) Between(double slope, double at, double within, double middle = 0)
+    /// <summary>How x is bound about slope · y where it may lie so far from a line, across which it changes by a share.</summary>
+    private static (double Slope, double Half) Bound(double across, double along, double within) =>
+        Math.Abs(across) < Flat ? (0, double.PositiveInfinity) : (along / across, within / Math.Abs(across));
+
+    /// <summary>A thread that rises less than this over its length runs along a row.</summary>
+    private const double Flat = 1e-12;
+
+    private void Count(ref byte layers, int times)
     {
-        // The place ahead is counted from the first needle point, with the sign of the slope turned: -(ux · x + uy · y).
-        var centre = middle == 0 ? 0 : -middle;
-        if (Math.Abs(slope) < 1e-12)
+        if (times > 0)
         {
-            return Math.Abs(at - centre) <= within
-                ? (double.NegativeInfinity, double.PositiveInfinity)
-                : (double.PositiveInfinity, double.NegativeInfinity);
+            Bare -= layers == 0 ? 1 : 0;
+            layers += layers < byte.MaxValue ? (byte)1 : (byte)0;
         }
-        var (a, b) = ((centre - within - at) / slope, (centre + within - at) / slope);
-        return a < b ? (a, b) : (b, a);
+        else if (layers > 0)
+        {
+            layers--;
+            Bare += layers == 0 ? 1 : 0;
+        }
     }
 }

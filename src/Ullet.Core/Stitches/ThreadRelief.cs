@@ -11,7 +11,7 @@ namespace Ullet.Core.Stitches;
 internal sealed class ThreadRelief
 {
     /// <summary>How much thread may lie, over what lies on a straight edge; a little under what is promised.</summary>
-    private const double Most = 1.42;
+    private const double Most = 1.4;
 
     /// <summary>The same where a closed cover runs on over its start.</summary>
     private const double MostInOverlap = 1.9;
@@ -33,6 +33,11 @@ internal sealed class ThreadRelief
     /// <summary>Strokes that lost less are left as they are, mm.</summary>
     private const double Shortened = 0.15;
 
+    /// <summary>Bare cloth beyond a shortened stroke is looked for at this distance, mm, and among so many strokes to either
+    /// side.</summary>
+    private const double Sample = 0.1;
+    private const int Beside = 7;
+
     /// <summary>A stroke is lengthened for more bare cells than this.</summary>
     private const double FewBare = 1;
 
@@ -42,11 +47,11 @@ internal sealed class ThreadRelief
 
     private const double Disc = 0.5;
 
-    /// <summary>Discs round a needle point hold at least this many fewer points than the fullest disc near it may.</summary>
-    private const int DiscMargin = 3;
+    /// <summary>Discs are tried about the middle of two needle points each; the fullest one may lie between.</summary>
+    private const int DiscMargin = 1;
 
     private readonly NeedleChain _chain;
-    private readonly int _needleLimit;
+    private readonly int _mostInDisc;
     private readonly List<Point> _starts;
     private readonly double _straight;
     private readonly double _overlap;
@@ -54,7 +59,7 @@ internal sealed class ThreadRelief
     private ThreadRelief(IReadOnlyList<TopThread> threads, SatinNumbers numbers)
     {
         _chain = new NeedleChain(threads);
-        _needleLimit = numbers.NeedleLimit;
+        _mostInDisc = numbers.NeedleLimit - DiscMargin;
         _starts = [.. threads.Select(thread => Point.Lerp(thread.Points[0], thread.Points[1], 0.5))];
         _straight = 2 * StitchDefaults.ThreadWidth / numbers.Spacing;
         _overlap = numbers.Band.Width + StitchDefaults.ClosingOverlap - OverlapMargin;
@@ -72,7 +77,7 @@ internal sealed class ThreadRelief
             return threads.Select(thread => thread.Run(thread.Points));
         }
         var relief = new ThreadRelief(threads, numbers);
-        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, relief.IsShortened))
+        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, relief.HasBareTip))
         {
             cancellation.ThrowIfCancellationRequested();
             relief.Mend(box);
@@ -82,16 +87,49 @@ internal sealed class ThreadRelief
 
     private bool IsShortened(int i) => _chain[i].DistanceTo(_chain.End(i)) > Shortened;
 
+    /// <summary>True where a stroke was shortened and its neighbours leave cloth bare beyond it; other strokes may cover that.</summary>
+    private bool HasBareTip(int i)
+    {
+        if (!IsShortened(i) || !_chain.IsInside(i))
+        {
+            return false;
+        }
+        var (from, lost) = (_chain[i], _chain.End(i) - _chain[i]);
+        var aside = lost.Unit().Outward() * (Sample / 2);
+        var bare = 0;
+        for (var s = Sample / 2; s < lost.Length; s += Sample)
+        {
+            var at = Point.Lerp(from, _chain.End(i), s / lost.Length);
+            bare += (IsBare(at + aside, i) ? 1 : 0) + (IsBare(at - aside, i) ? 1 : 0);
+        }
+        return bare > FewBare;
+    }
+
+    private bool IsBare(Point place, int near)
+    {
+        for (var i = Math.Max(0, near - Beside); i < Math.Min(_chain.Count - 1, near + Beside); i++)
+        {
+            if (
+                _chain.After(i) == i + 1
+                && SegmentIndex.Foot(place, _chain[i], _chain[i + 1]).DistanceTo(place) < ThreadField.CountedWidth / 2
+            )
+            {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private void Mend(Box box)
     {
         var near = PointsNear(box);
-        var wide = Box.Of(near.SelectMany(i => new[] { _chain[i], _chain.End(i) })).Grown(StitchDefaults.ThreadWidth);
-        var field = new ThreadField(wide, wide, LimitAt);
-        var around = PointsNear(wide);
-        foreach (var i in around.Where(i => _chain.After(i) >= 0))
+        if (!near.Exists(HasBareTip) && FieldOn(box, near).Surplus().Thickest is null)
         {
-            field.Lay(_chain[i], _chain[_chain.After(i)]);
+            return;
         }
+        var wide = Box.Of(near.SelectMany(i => new[] { _chain[i], _chain.End(i) })).Grown(StitchDefaults.ThreadWidth);
+        var around = PointsNear(wide);
+        var field = FieldOn(wide, around);
         foreach (var i in near.Where(i => _chain.IsInside(i) && IsShortened(i)))
         {
             Fill(i, field, around);
@@ -100,8 +138,8 @@ internal sealed class ThreadRelief
         {
             for (var change = 0; change < MostChanges; change++)
             {
-                var (surplus, thickest) = field.Surplus();
-                if (thickest is not { } square || Best(square, surplus, price, field, near, around) is not { } relief)
+                var thickest = field.Surplus().Thickest;
+                if (thickest is not { } square || Best(square, price, field, near, around) is not { } relief)
                 {
                     break;
                 }
@@ -110,8 +148,20 @@ internal sealed class ThreadRelief
         }
     }
 
-    private double LimitAt(Point place) =>
-        _straight * (_starts.Exists(start => start.DistanceTo(place) < _overlap) ? MostInOverlap : Most);
+    /// <summary>The thread in a box.</summary>
+    private ThreadField FieldOn(Box box, List<int> points)
+    {
+        var starts = _starts.FindAll(box.Grown(_overlap).Contains);
+        var field = new ThreadField(
+            box,
+            place => _straight * (starts.Exists(start => start.DistanceTo(place) < _overlap) ? MostInOverlap : Most)
+        );
+        foreach (var i in points.Where(i => _chain.After(i) >= 0))
+        {
+            field.Lay(_chain[i], _chain[_chain.After(i)]);
+        }
+        return field;
+    }
 
     /// <summary>Every point of which a stroke crosses a box.</summary>
     private List<int> PointsNear(Box box)
@@ -148,19 +198,24 @@ internal sealed class ThreadRelief
     /// back, or the next one on the same side moves over a little.</summary>
     private void Fill(int i, ThreadField field, List<int> around)
     {
-        var surplus = field.Surplus().Sum;
         (double Covered, int Number, Point To) best = (FewBare, -1, default);
-        foreach (var (number, to) in Fillings(i))
+        var (whole, lengthened) = Strokes(i, _chain.End(i));
+        var bare = -field.Change(whole, lengthened);
+        field.Change(lengthened, whole);
+        foreach (var (number, to) in bare > FewBare ? Fillings(i) : [])
         {
-            if (Crowds(to, number, around))
-            {
-                continue;
-            }
             var (old, changed) = Strokes(number, to);
             var covered = -field.Change(old, changed);
-            var isBetter = covered > best.Covered && field.Surplus().Sum <= surplus;
+            if (covered > best.Covered)
+            {
+                var box = BoxOf(old, changed);
+                var more = field.Surplus(box).Sum;
+                field.Change(changed, old);
+                var isBetter = more <= field.Surplus(box).Sum && !Crowds(to, number, around);
+                best = isBetter ? (covered, number, to) : best;
+                continue;
+            }
             field.Change(changed, old);
-            best = isBetter ? (covered, number, to) : best;
         }
         if (best.Number >= 0)
         {
@@ -192,30 +247,33 @@ internal sealed class ThreadRelief
         return ([before, _chain[i], after], [before, to, after]);
     }
 
-    /// <summary>True when a needle point would find too many others about it, or about the middle of those.</summary>
+    /// <summary>True when a disc with a needle point in it would hold too many.</summary>
     private bool Crowds(Point to, int number, List<int> around)
     {
-        var (count, middle) = About(to);
-        return count > _needleLimit - DiscMargin || About(middle).Count > _needleLimit - 2;
-
-        (int Count, Point Middle) About(Point centre)
+        var near = new List<Point> { to };
+        foreach (var i in around)
         {
-            var near = to.DistanceTo(centre) <= Disc ? (Count: 1, Sum: to) : (Count: 0, Sum: Point.Zero);
-            foreach (var i in around)
+            if (i != number && _chain[i].DistanceTo(to) <= 2 * Disc)
             {
-                if (i != number && _chain[i].DistanceTo(centre) <= Disc)
-                {
-                    near = (near.Count + 1, near.Sum + _chain[i]);
-                }
+                near.Add(_chain[i]);
             }
-            return (near.Count, near.Sum * (1.0 / Math.Max(1, near.Count)));
+        }
+        return near.Count > _mostInDisc && near.Exists(other => CountAbout(Point.Lerp(to, other, 0.5)) > _mostInDisc);
+
+        int CountAbout(Point centre)
+        {
+            var count = 0;
+            foreach (var place in near)
+            {
+                count += place.DistanceTo(centre) <= Disc ? 1 : 0;
+            }
+            return count;
         }
     }
 
     /// <summary>The best change at a square; null when none helps.</summary>
     private Relief? Best(
         Box square,
-        double surplus,
         (int MostBared, double Weight) price,
         ThreadField field,
         List<int> near,
@@ -230,12 +288,18 @@ internal sealed class ThreadRelief
                 continue;
             }
             var bared = field.Change(change.Taken, change.Laid);
-            var gain = bared > price.MostBared ? 0 : surplus - field.Surplus().Sum - (price.Weight * bared);
+            var box = BoxOf(change.Taken, change.Laid);
+            var left = bared > price.MostBared ? 0 : field.Surplus(box).Sum;
             field.Change(change.Laid, change.Taken);
+            var gain = bared > price.MostBared ? 0 : field.Surplus(box).Sum - left - (price.Weight * bared);
             best = gain > best.Gain ? (gain, change) : best;
         }
         return best.Change;
     }
+
+    /// <summary>The box on which a change of thread shows, mm.</summary>
+    private static Box BoxOf(Point[] taken, Point[] laid) =>
+        Box.Of(taken).Union(Box.Of(laid)).Grown(StitchDefaults.ThreadWidth / 2);
 
     private void Make(Relief relief, ThreadField field)
     {

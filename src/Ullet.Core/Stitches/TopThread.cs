@@ -9,21 +9,26 @@ internal sealed class TopThread(int edge, string? threadId)
 {
     private readonly List<Point> _points = [];
     private readonly List<Point> _ends = [];
+    private readonly List<bool> _isCrowded = [];
 
     internal int Count => _points.Count;
 
     internal IReadOnlyList<Point> Points => _points;
 
-    /// <summary>Where each needle point would lie if its stroke had full length, mm.</summary>
+    /// <summary>Where each needle point would lie if its stroke had full length, mm; where it lies if it is well as it is.</summary>
     internal IReadOnlyList<Point> Ends => _ends;
 
+    /// <summary>Whether strokes draw together or meet others near each needle point.</summary>
+    internal IReadOnlyList<bool> IsCrowded => _isCrowded;
+
     /// <summary>Adds a needle point unless the needle stands there already.</summary>
-    internal void Add(Point point, Point end)
+    internal void Add(Point point, Point end, bool isCrowded)
     {
         if (_points.Count == 0 || point.DistanceTo(_points[^1]) > Tolerance.Quantum)
         {
             _points.Add(point);
             _ends.Add(end);
+            _isCrowded.Add(isCrowded);
         }
     }
 
@@ -32,6 +37,7 @@ internal sealed class TopThread(int edge, string? threadId)
     {
         _points.Reverse();
         _ends.Reverse();
+        _isCrowded.Reverse();
     }
 
     internal StitchRun Run(IEnumerable<Point> points) => new(RunKind.Top, edge, [.. points]) { ThreadId = threadId };
