@@ -52,6 +52,7 @@ public static class Checks
         new HolesCheck(),
         new EdgeCoveredCheck(),
         new NarrowPieceCheck(),
+        new SpeckCheck(),
         new CoverQualityCheck(),
         new OpenCoverCheck(),
         new MatCheck(),

@@ -22,8 +22,8 @@ internal static class SmallSteps
         {
             return ring;
         }
-        var points = Merged(ring.Points.ToList());
-        points = Straightened(points);
+        // A switchback may itself be of several short edges: once those are one, it is seen.
+        var points = Merged(Straightened(Merged([.. ring.Points])));
         return points.Count >= 3 ? new Ring([.. points]) : ring;
     }
 

@@ -95,12 +95,12 @@ internal sealed class ThreadRelief
             return false;
         }
         var (from, lost) = (_chain[i], _chain.End(i) - _chain[i]);
-        var aside = lost.Unit().Outward() * (Sample / 2);
+        var aside = lost.Unit().Outward() * Sample;
         var bare = 0;
         for (var s = Sample / 2; s < lost.Length; s += Sample)
         {
             var at = Point.Lerp(from, _chain.End(i), s / lost.Length);
-            bare += (IsBare(at + aside, i) ? 1 : 0) + (IsBare(at - aside, i) ? 1 : 0);
+            bare += (IsBare(at, i) ? 1 : 0) + (IsBare(at + aside, i) ? 1 : 0) + (IsBare(at - aside, i) ? 1 : 0);
         }
         return bare > FewBare;
     }

@@ -2,7 +2,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>"Plot 14 harvest patch": a shield with a beetroot and two leaves.</summary>
+/// <summary>"Plot 14 harvest patch": a shield with a beetroot in satin and two fused leaves in zigzag.</summary>
 internal static class HarvestPatch
 {
     /// <summary>A beetroot: a round body with a dip at the crown and a root that runs to a point.</summary>
@@ -36,7 +36,8 @@ internal static class HarvestPatch
                 new ElementBox(-15, -27, 25, 46, -26),
                 "leaf",
                 Method.CutBeforehand,
-                "fern"
+                "fern",
+                cover: new CoverSettings { Kind = CoverKind.Zigzag }
             )
             .Piece(
                 "Right leaf",
@@ -44,8 +45,11 @@ internal static class HarvestPatch
                 new ElementBox(15, -27, 25, 46, 26),
                 "leaf",
                 Method.CutBeforehand,
-                "fern"
+                "fern",
+                cover: new CoverSettings { Kind = CoverKind.Zigzag }
             )
+            .Hold("Left leaf", Holding.Fused)
+            .Hold("Right leaf", Holding.Fused)
             .Piece("Beetroot", Beetroot, new ElementBox(0, 20, 50, 56, 0), "beet", Method.TrimInTheHoop, "plum")
             .Project;
 }

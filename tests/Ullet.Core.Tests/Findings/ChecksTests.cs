@@ -99,6 +99,14 @@ public sealed class ChecksTests
         Assert.Contains("3.1 mm", finding.Words, StringComparison.Ordinal);
     }
 
+    [Fact]
+    public void PartTooSmallForACover_IsFound()
+    {
+        var finding = Assert.Single(Of(SampleProject.With(new StarShape(5, 0.45), 1, 1), "part-too-small"));
+        Assert.Contains("1.0 mm across", finding.Words, StringComparison.Ordinal);
+        Assert.Empty(Of(SampleProject.With(new StarShape(5, 0.45), 10, 10), "part-too-small"));
+    }
+
     private static IEnumerable<Finding> Of(Project project, string code) =>
         SampleProject.Evaluate(project).Findings.Where(finding => finding.Code == code);
 

@@ -84,9 +84,9 @@ public sealed class StrokeSpreadTests
 
     private static ImmutableArray<Point> Sewn(Stroke[] strokes)
     {
-        var points = ImmutableArray.CreateBuilder<Point>();
-        new ShortStrokes(0.4, StitchDefaults.CrowdedShare).Sew(strokes, points);
-        return points.ToImmutable();
+        var thread = new TopThread(0, null);
+        new ShortStrokes(0.4, StitchDefaults.CrowdedShare).Sew(strokes, thread);
+        return [.. thread.Points];
     }
 
     private static StrokePlace[] Fan(double outer, double inner) =>
