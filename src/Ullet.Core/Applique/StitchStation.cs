@@ -9,7 +9,7 @@ namespace Ullet.Core.Applique;
 /// <summary>Stage to needle points, without travel, locks and trims.</summary>
 public sealed class StitchStation : IStation<Stage, StepStitches>
 {
-    public int Version => 4;
+    public int Version => 5;
 
     /// <summary>The thread is not part of the key: another colour has the same needle points.</summary>
     public ContentHash Key(Stage input) =>

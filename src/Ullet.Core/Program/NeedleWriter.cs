@@ -18,9 +18,9 @@ internal sealed class NeedleWriter
 
     /// <summary>Writes one step: a block for each thread that it is sewn with, its own first.</summary>
     /// <param name="stitches">Its runs, in order.</param>
-    /// <param name="showsOnTop">True for a cover, whose travel between edges would show: it is trimmed.</param>
+    /// <param name="hidden">The longest travel between edges that does not show, mm; what is longer is trimmed.</param>
     /// <param name="sectionEnds">True when the thread is cut after the step.</param>
-    internal List<NeedleBlock> Write(StepStitches stitches, bool showsOnTop, bool sectionEnds)
+    internal List<NeedleBlock> Write(StepStitches stitches, double hidden, bool sectionEnds)
     {
         var blocks = new List<NeedleBlock>();
         var threads = stitches
@@ -41,7 +41,7 @@ internal sealed class NeedleWriter
             {
                 foreach (var run in group)
                 {
-                    Travel(run, showsOnTop);
+                    Travel(run, hidden);
                     Sew(run.Points);
                 }
             }
@@ -77,7 +77,7 @@ internal sealed class NeedleWriter
         return [.. TravelOrder.Of(parts, _needle).Select(i => groups[i])];
     }
 
-    private void Travel(StitchRun run, bool showsOnTop)
+    private void Travel(StitchRun run, double hidden)
     {
         var target = run.Points[0].Rounded(Grid);
         var otherEdge = _edge >= 0 && run.Edge != _edge;
@@ -85,7 +85,7 @@ internal sealed class NeedleWriter
         if (_needle is { } at)
         {
             var distance = at.DistanceTo(target);
-            if (distance <= StitchDefaults.TrimOver && !(otherEdge && showsOnTop))
+            if (distance <= StitchDefaults.TrimOver && !(otherEdge && distance > hidden))
             {
                 Line(at, target, StitchDefaults.RunLength);
                 return;

@@ -23,7 +23,7 @@ public sealed record ProgramInput(
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 2;
+    public int Version => 3;
 
     public ContentHash Key(ProgramInput input)
     {
@@ -85,6 +85,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         var threads = used.Select((id, i) => Describe(input.Project.FindThread(id)!, i + 1)).ToImmutableArray();
         var compiled = ImmutableArray.CreateBuilder<ProgramStep>();
         var needle = new NeedleWriter();
+        var hidden = new HiddenTravel(steps);
         var block = 0;
         var freshBlock = true;
         string? lastThread = null;
@@ -114,7 +115,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 handsNext
                 || i + 1 >= steps.Length
                 || (steps[i + 1] as StitchStep)?.Stage.ThreadId != step.Stage.ThreadId;
-            var sewn = needle.Write(input.Stitches[step.Key], step.Stage.Role == StageRole.Cover, sectionEnds);
+            var sewn = needle.Write(input.Stitches[step.Key], hidden.Longest(step.Stage), sectionEnds);
             for (var part = 0; part < sewn.Count; part++)
             {
                 var thread = sewn[part].ThreadId is { } own && used.Contains(own) ? own : step.Stage.ThreadId;

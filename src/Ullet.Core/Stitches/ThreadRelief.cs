@@ -77,7 +77,7 @@ internal sealed class ThreadRelief
             return threads.Select(thread => thread.Run(thread.Points));
         }
         var relief = new ThreadRelief(threads, numbers);
-        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, relief.HasBareTip))
+        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief.LimitAmong(relief._starts), relief.HasBareTip))
         {
             cancellation.ThrowIfCancellationRequested();
             relief.Mend(box);
@@ -148,14 +148,14 @@ internal sealed class ThreadRelief
         }
     }
 
+    /// <summary>How many layers may lie at a place, by where runs start that may be sewn over again.</summary>
+    private Func<Point, double> LimitAmong(List<Point> starts) =>
+        place => _straight * (starts.Exists(start => start.DistanceTo(place) < _overlap) ? MostInOverlap : Most);
+
     /// <summary>The thread in a box.</summary>
     private ThreadField FieldOn(Box box, List<int> points)
     {
-        var starts = _starts.FindAll(box.Grown(_overlap).Contains);
-        var field = new ThreadField(
-            box,
-            place => _straight * (starts.Exists(start => start.DistanceTo(place) < _overlap) ? MostInOverlap : Most)
-        );
+        var field = new ThreadField(box, LimitAmong(_starts.FindAll(box.Grown(_overlap).Contains)));
         foreach (var i in points.Where(i => _chain.After(i) >= 0))
         {
             field.Lay(_chain[i], _chain[_chain.After(i)]);
