@@ -9,16 +9,16 @@ internal static class DoubtfulPlaces
     /// <summary>Side of the coarse count's cells, mm.</summary>
     private const double Side = 0.9;
 
-    /// <summary>From here on much thread lies, over what may lie: the thickest square lies across several cells.</summary>
-    private const double Much = 0.93;
+    /// <summary>From here on much thread lies, over what lies on a straight edge.</summary>
+    private const double Much = 1.3;
 
     /// <summary>How many cells a place has along a side at most.</summary>
     private const int Largest = 8;
 
     /// <param name="chain">The cover's top thread.</param>
-    /// <param name="limitAt">How many layers may lie at a place.</param>
+    /// <param name="straight">Layers on a straight edge.</param>
     /// <param name="isShortened">Whether a needle point's stroke was shortened.</param>
-    internal static IEnumerable<Box> Of(NeedleChain chain, Func<Point, double> limitAt, Func<int, bool> isShortened)
+    internal static IEnumerable<Box> Of(NeedleChain chain, double straight, Func<int, bool> isShortened)
     {
         var (counts, crowded) = (new CellCounts(Side), new CellCounts(Side));
         var doubtful = new HashSet<(int X, int Y)>();
@@ -39,11 +39,8 @@ internal static class DoubtfulPlaces
         }
         // Thread of this length in a cell makes one layer.
         const double Layer = Side * Side / StitchDefaults.ThreadWidth;
-        doubtful.UnionWith(
-            crowded
-                .Over(0)
-                .Where(cell => counts[cell] > Much * Layer * limitAt(new Point(cell.X + 0.5, cell.Y + 0.5) * Side))
-        );
+        var much = Much * straight * Layer;
+        doubtful.UnionWith(crowded.Over(0).Where(cell => counts[cell] > much));
         foreach (var cell in doubtful.Order().ToList())
         {
             if (doubtful.Remove(cell))

@@ -21,6 +21,10 @@ internal sealed class ThreadRelief
 
     private const int MostChanges = 40;
 
+    /// <summary>So many changes are tried on one cover; a frayed edge of thousands of corners can't be sewn well anyway, and the
+    /// findings say so.</summary>
+    private const int MostTries = 200_000;
+
     /// <summary>How far a needle point may be drawn back towards the middle of its strokes, tried in this order.</summary>
     private static readonly double[] Draws = [0.08, 0.2, 0.35, 0.5, 0.65];
 
@@ -53,6 +57,8 @@ internal sealed class ThreadRelief
     private readonly NeedleChain _chain;
     private readonly int _mostInDisc;
     private readonly List<Point> _starts;
+    private StrokeIndex? _index;
+    private int _triesLeft = MostTries;
     private readonly double _straight;
     private readonly double _overlap;
 
@@ -77,7 +83,7 @@ internal sealed class ThreadRelief
             return threads.Select(thread => thread.Run(thread.Points));
         }
         var relief = new ThreadRelief(threads, numbers);
-        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief.LimitAmong(relief._starts), relief.HasBareTip))
+        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, relief.HasBareTip))
         {
             cancellation.ThrowIfCancellationRequested();
             relief.Mend(box);
@@ -167,15 +173,8 @@ internal sealed class ThreadRelief
     private List<int> PointsNear(Box box)
     {
         var wide = box.Grown(StitchDefaults.ThreadWidth / 2);
-        var near = new List<int>();
-        for (var i = 0; i < _chain.Count; i++)
-        {
-            if (HasStrokeAcross(i, wide))
-            {
-                near.Add(i);
-            }
-        }
-        return near;
+        _index ??= new StrokeIndex(_chain);
+        return [.. _index.Near(wide).Where(i => HasStrokeAcross(i, wide))];
     }
 
     private bool HasStrokeAcross(int i, Box box) =>
@@ -283,6 +282,10 @@ internal sealed class ThreadRelief
         (double Gain, Relief? Change) best = (1e-9, null);
         foreach (var change in near.Where(i => _chain.IsInside(i) && HasStrokeAcross(i, square)).SelectMany(Reliefs))
         {
+            if (_triesLeft-- <= 0)
+            {
+                return null;
+            }
             if (change.To is { } drawn && Crowds(drawn, change.Number, around))
             {
                 continue;
