@@ -25,6 +25,9 @@ internal sealed class ThreadRelief
     /// findings say so.</summary>
     private const int MostTries = 200_000;
 
+    /// <summary>Up to so many needle points are looked through one by one: that costs less than a grid.</summary>
+    private const int Few = 4000;
+
     /// <summary>How far a needle point may be drawn back towards the middle of its strokes, tried in this order.</summary>
     private static readonly double[] Draws = [0.08, 0.2, 0.35, 0.5, 0.65];
 
@@ -173,8 +176,12 @@ internal sealed class ThreadRelief
     private List<int> PointsNear(Box box)
     {
         var wide = box.Grown(StitchDefaults.ThreadWidth / 2);
-        _index ??= new StrokeIndex(_chain);
-        return [.. _index.Near(wide).Where(i => HasStrokeAcross(i, wide))];
+        if (_chain.Count > Few)
+        {
+            _index ??= new StrokeIndex(_chain);
+        }
+        var all = _index?.Near(wide) ?? Enumerable.Range(0, _chain.Count);
+        return [.. all.Where(i => HasStrokeAcross(i, wide))];
     }
 
     private bool HasStrokeAcross(int i, Box box) =>
