@@ -5,7 +5,7 @@ namespace Ullet.Core.Geometry;
 /// neighbors and the normal field", The Visual Computer, 2012, in the plane and with exact feet on edges. Departure: a
 /// ball counts as free while no edge enters it by more than <see cref="Slack"/> of its radius, so that the vertices of a
 /// flattened curve are not taken for corners.</remarks>
-internal sealed class MedialReach(SegmentIndex edges)
+internal sealed class MedialReach(IEdges edges)
 {
     private const int MostRounds = 24;
     private const double LeastSlack = 0.02;

@@ -46,7 +46,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
     public Ring Reversed() => new([.. Points.Reverse()]);
 
     /// <summary>The same ring beginning at another of its points.</summary>
-    public Ring StartingAt(int index) => new([.. Points.Skip(index), .. Points.Take(index)]);
+    public Ring StartingAt(int index) => new([.. Points.AsSpan()[index..], .. Points.AsSpan()[..index]]);
 
     /// <summary>The turn at a vertex, degrees; positive is clockwise on screen.</summary>
     public double TurnAt(int index)
@@ -99,7 +99,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
         var twice = 0.0;
         for (var i = 0; i < points.Length; i++)
         {
-            twice += Point.Cross(points[i], points[(i + 1) % points.Length]);
+            twice += Point.Cross(points[i], points[i + 1 < points.Length ? i + 1 : 0]);
         }
         return twice / 2;
     }

@@ -3,14 +3,14 @@ namespace Ullet.Core.Geometry;
 /// <summary>A grid over the edges of rings that answers which point of them is nearest.</summary>
 /// <remarks>Made for many short edges and small search distances, where a tree costs more than the search. Every cell lists
 /// the edges that pass through it, in one array for all cells.</remarks>
-public sealed class SegmentIndex
+public sealed class SegmentIndex : IEdges
 {
     /// <summary>At most this many cells for each edge; beyond, cells grow.</summary>
     private const int CellsPerEdge = 16;
 
     private const int LeastCells = 4096;
 
-    private readonly Edge[] _edges;
+    private readonly SearchedEdge[] _edges;
     private readonly int[] _first;
     private readonly int[] _listed;
     private readonly double _cell;
@@ -24,14 +24,14 @@ public sealed class SegmentIndex
     public SegmentIndex(IEnumerable<Ring> rings, double cell = 2)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(cell);
-        var edges = new List<Edge>();
+        var edges = new List<SearchedEdge>();
         var box = Box.Empty;
         foreach (var ring in rings)
         {
             var points = ring.Points.AsSpan();
             for (var i = 0; i < points.Length; i++)
             {
-                edges.Add(new Edge(points[i], points[i + 1 < points.Length ? i + 1 : 0]));
+                edges.Add(new SearchedEdge(points[i], points[i + 1 < points.Length ? i + 1 : 0]));
             }
             box = box.Union(ring.Bounds());
         }
@@ -48,20 +48,24 @@ public sealed class SegmentIndex
         _columns = (int)(box.Width / _cell) + 1;
         _rows = (int)(box.Height / _cell) + 1;
         _first = new int[(_columns * _rows) + 1];
-        foreach (var edge in _edges)
+        var passed = new List<(int Cell, int Edge)>(2 * _edges.Length);
+        for (var i = 0; i < _edges.Length; i++)
         {
-            Visit(edge, at => _first[at + 1]++);
+            Pass(i, passed);
+        }
+        foreach (var (at, _) in passed)
+        {
+            _first[at + 1]++;
         }
         for (var i = 1; i < _first.Length; i++)
         {
             _first[i] += _first[i - 1];
         }
-        _listed = new int[_first[^1]];
+        _listed = new int[passed.Count];
         var next = _first.AsSpan(0, _first.Length - 1).ToArray();
-        for (var i = 0; i < _edges.Length; i++)
+        foreach (var (at, edge) in passed)
         {
-            var number = i;
-            Visit(_edges[i], at => _listed[next[at]++] = number);
+            _listed[next[at]++] = edge;
         }
     }
 
@@ -80,19 +84,7 @@ public sealed class SegmentIndex
                 var at = (y * _columns) + x;
                 for (var i = _first[at]; i < _first[at + 1]; i++)
                 {
-                    ref readonly var edge = ref _edges[_listed[i]];
-                    var t = edge.Share(place);
-                    var (dx, dy) = (
-                        edge.Start.X + (edge.Along.X * t) - place.X,
-                        edge.Start.Y + (edge.Along.Y * t) - place.Y
-                    );
-                    var square = (dx * dx) + (dy * dy);
-                    if (square < best)
-                    {
-                        best = square;
-                        found = true;
-                        foot = new Point(place.X + dx, place.Y + dy);
-                    }
+                    found |= _edges[_listed[i]].IsNearer(place, ref best, ref foot);
                 }
             }
         }
@@ -106,7 +98,6 @@ public sealed class SegmentIndex
     /// <param name="length">The line's length, mm.</param>
     public double? FirstCrossing(Point from, Point direction, double length)
     {
-        const double Away = 1e-6;
         var (end, first) = (from + (direction * length), length);
         var found = false;
         var (fromX, toX) = Columns(Math.Min(from.X, end.X), Math.Max(from.X, end.X));
@@ -118,18 +109,7 @@ public sealed class SegmentIndex
                 var at = (y * _columns) + x;
                 for (var i = _first[at]; i < _first[at + 1]; i++)
                 {
-                    ref readonly var edge = ref _edges[_listed[i]];
-                    var to = edge.Start - from;
-                    var (a, b) = (Point.Cross(direction, to), Point.Cross(direction, to + edge.Along));
-                    if ((a > 0) == (b > 0))
-                    {
-                        continue;
-                    }
-                    var distance = Point.Dot(direction, to + (edge.Along * (a / (a - b))));
-                    if (distance > Away && distance < first)
-                    {
-                        (first, found) = (distance, true);
-                    }
+                    found |= _edges[_listed[i]].IsCrossedEarlier(from, direction, ref first);
                 }
             }
         }
@@ -170,10 +150,11 @@ public sealed class SegmentIndex
         return Point.Lerp(start, end, t);
     }
 
-    /// <summary>Visits every cell that an edge passes through, row by row.</summary>
-    private void Visit(in Edge edge, Action<int> cell)
+    /// <summary>Adds every cell that an edge passes through, row by row.</summary>
+    private void Pass(int number, List<(int Cell, int Edge)> passed)
     {
         const double Hair = 1e-9;
+        ref readonly var edge = ref _edges[number];
         var (start, end) = (edge.Start, edge.Start + edge.Along);
         var (low, high) = start.Y <= end.Y ? (start, end) : (end, start);
         var (fromY, toY) = Rows(low.Y, high.Y);
@@ -184,7 +165,7 @@ public sealed class SegmentIndex
             var (fromX, toX) = Columns(Math.Min(a, b) - Hair, Math.Max(a, b) + Hair);
             for (var x = fromX; x <= toX; x++)
             {
-                cell((y * _columns) + x);
+                passed.Add(((y * _columns) + x, number));
             }
         }
     }
@@ -205,27 +186,4 @@ public sealed class SegmentIndex
             Math.Max(0, (int)Math.Floor((from - _minY) / _cell)),
             Math.Min(_rows - 1, (int)Math.Floor((to - _minY) / _cell))
         );
-
-    private readonly struct Edge
-    {
-        internal readonly Point Start;
-        internal readonly Point Along;
-        private readonly double _perSquare;
-
-        internal Edge(Point start, Point end)
-        {
-            (Start, Along) = (start, end - start);
-            var square = Point.Dot(Along, Along);
-            _perSquare = square < 1e-18 ? 0 : 1 / square;
-        }
-
-        /// <summary>How far along the edge the point lies that is nearest to a place, 0 to 1.</summary>
-        internal double Share(Point place)
-        {
-            var t = (((place.X - Start.X) * Along.X) + ((place.Y - Start.Y) * Along.Y)) * _perSquare;
-            return t < 0 ? 0
-                : t > 1 ? 1
-                : t;
-        }
-    }
 }

@@ -12,6 +12,9 @@ internal static class DoubtfulPlaces
     /// <summary>From here on much thread lies, over what lies on a straight edge.</summary>
     private const double Much = 1.3;
 
+    /// <summary>With more crowds than this all thread is counted.</summary>
+    private const int MostBoxes = 12;
+
     /// <summary>How many cells a place has along a side at most.</summary>
     private const int Largest = 8;
 
@@ -22,21 +25,28 @@ internal static class DoubtfulPlaces
     {
         var (counts, crowded) = (new CellCounts(Side), new CellCounts(Side));
         var doubtful = new HashSet<(int X, int Y)>();
+        var boxes = new List<Box>();
+        var wasCrowded = false;
         for (var i = 0; i < chain.Count; i++)
         {
             if (isShortened(i))
             {
                 doubtful.Add(counts.CellOf(chain[i]));
             }
-            if (chain.After(i) is var next && next >= 0)
+            var next = chain.After(i);
+            var isCrowded = next >= 0 && (chain.IsCrowded(i) || chain.IsCrowded(next));
+            if (isCrowded)
             {
-                counts.AddLine(chain[i], chain[next]);
-                if (chain.IsCrowded(i) || chain.IsCrowded(next))
+                crowded.AddLine(chain[i], chain[next]);
+                if (!wasCrowded)
                 {
-                    crowded.AddLine(chain[i], chain[next]);
+                    boxes.Add(Box.Empty);
                 }
+                boxes[^1] = boxes[^1].Including(chain[i]).Including(chain[next]);
             }
+            wasCrowded = isCrowded;
         }
+        CountNear(boxes, chain, counts);
         // Thread of this length in a cell makes one layer.
         const double Layer = Side * Side / StitchDefaults.ThreadWidth;
         var much = Much * straight * Layer;
@@ -48,6 +58,34 @@ internal static class DoubtfulPlaces
                 yield return Around(cell, doubtful);
             }
         }
+    }
+
+    /// <summary>Counts the thread in boxes, and some beside them.</summary>
+    private static void CountNear(List<Box> boxes, NeedleChain chain, CellCounts counts)
+    {
+        var grown = boxes.ConvertAll(box => box.Grown(2 * Side));
+        var areAll = grown.Count > MostBoxes;
+        for (var i = 0; grown.Count > 0 && i < chain.Count; i++)
+        {
+            if (chain.After(i) is var next && next >= 0 && (areAll || IsInAny(grown, chain[i], chain[next])))
+            {
+                counts.AddLine(chain[i], chain[next]);
+            }
+        }
+    }
+
+    private static bool IsInAny(List<Box> boxes, Point from, Point to)
+    {
+        var (left, right) = from.X < to.X ? (from.X, to.X) : (to.X, from.X);
+        var (top, bottom) = from.Y < to.Y ? (from.Y, to.Y) : (to.Y, from.Y);
+        foreach (var box in boxes)
+        {
+            if (right >= box.MinX && left <= box.MaxX && bottom >= box.MinY && top <= box.MaxY)
+            {
+                return true;
+            }
+        }
+        return false;
     }
 
     /// <summary>The box of a cell and of those left that hang together with it, with a margin.</summary>

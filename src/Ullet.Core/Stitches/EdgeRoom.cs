@@ -14,13 +14,20 @@ internal sealed class EdgeRoom
     /// <summary>The radius of curvature must be larger than the longest stroke by this factor.</summary>
     private const double Safety = 1.1;
 
+    /// <summary>A chunk with more rivals than this is searched among all edges.</summary>
+    private const int MostRivals = 12;
+
+    private readonly IReadOnlyList<Ring> _rings;
     private readonly bool[][] _isFreeOutside;
     private readonly bool[][] _isFreeInside;
+    private readonly Chunk?[][] _crowded;
 
     /// <param name="rings">All edges, mm.</param>
     /// <param name="longest">The longest reach of a stroke from the edge, to either side, mm.</param>
     internal EdgeRoom(IReadOnlyList<Ring> rings, double longest)
     {
+        _rings = rings;
+        _crowded = [.. rings.Select(ring => new Chunk?[ring.Points.Length])];
         _isFreeOutside = [.. rings.Select(ring => new bool[ring.Points.Length])];
         _isFreeInside = [.. rings.Select(ring => new bool[ring.Points.Length])];
         var chunks = new List<Chunk>();
@@ -33,6 +40,7 @@ internal sealed class EdgeRoom
         {
             Array.Fill(_isFreeOutside[chunk.Ring], !chunk.IsCrowdedOutside, chunk.First, chunk.Count);
             Array.Fill(_isFreeInside[chunk.Ring], !chunk.IsCrowdedInside, chunk.First, chunk.Count);
+            Array.Fill(_crowded[chunk.Ring], chunk, chunk.First, chunk.Count);
         }
     }
 
@@ -41,6 +49,33 @@ internal sealed class EdgeRoom
 
     /// <summary>The same inwards.</summary>
     internal bool IsFreeInside(int ring, int vertex) => _isFreeInside[ring][vertex];
+
+    /// <summary>The edges that may clip strokes between this vertex and the next one; null when all edges have to be asked.</summary>
+    internal MedialReach? Rivals(int ring, int vertex)
+    {
+        var chunk = _crowded[ring][vertex];
+        if (chunk is null || chunk.Bends || chunk.Rivals.Count > MostRivals)
+        {
+            return null;
+        }
+        return chunk.Reach ??= new MedialReach(new FewEdges([.. chunk.Rivals.SelectMany(EdgesOf)]));
+    }
+
+    /// <summary>True where nothing but the line beyond the next corner can clip strokes, which it does ever more towards that
+    /// corner.</summary>
+    internal bool IsNearPlainCorner(int ring, int vertex) =>
+        _crowded[ring][vertex] is { Bends: false } chunk
+        && chunk.Rivals.Count <= MostRivals
+        && chunk.Rivals.TrueForAll(rival => !rival.Bends && chunk.IsNextTo(rival));
+
+    private IEnumerable<SearchedEdge> EdgesOf(Chunk chunk)
+    {
+        var points = _rings[chunk.Ring].Points;
+        for (var i = chunk.First; i < chunk.First + chunk.Count; i++)
+        {
+            yield return new SearchedEdge(points[i], points[i + 1 < points.Length ? i + 1 : 0]);
+        }
+    }
 
     private static void Cut(Ring ring, int number, double tightest, List<Chunk> chunks)
     {
@@ -88,6 +123,10 @@ internal sealed class EdgeRoom
             along += onward.Length;
             open.Take(here, after, along, turned);
         }
+        foreach (var chunk in chunks.Skip(begin))
+        {
+            chunk.Lines = corners.Length;
+        }
         if (corners.Length > 0 && corners[0] == 0)
         {
             return;
@@ -108,10 +147,23 @@ internal sealed class EdgeRoom
             var box = sorted[i].Box.Grown(near);
             for (var j = i + 1; j < sorted.Length && sorted[j].Box.MinX <= box.MaxX; j++)
             {
-                if (sorted[j].Box.MinY <= box.MaxY && sorted[j].Box.MaxY >= box.MinY && !sorted[i].IsBeside(sorted[j]))
+                if (sorted[j].Box.MinY > box.MaxY || sorted[j].Box.MaxY < box.MinY)
+                {
+                    continue;
+                }
+                var isBeside = sorted[i].IsBeside(sorted[j]);
+                if (!isBeside)
                 {
                     sorted[i].CrowdBy(sorted[j]);
                     sorted[j].CrowdBy(sorted[i]);
+                }
+                if (!isBeside || sorted[j].Bends)
+                {
+                    sorted[i].Rival(sorted[j]);
+                }
+                if (!isBeside || sorted[i].Bends)
+                {
+                    sorted[j].Rival(sorted[i]);
                 }
             }
         }
@@ -125,6 +177,13 @@ internal sealed class EdgeRoom
 
         internal int Line => line;
 
+        /// <summary>How many lines between corners the ring has.</summary>
+        internal int Lines { get; set; }
+
+        /// <summary>True when the other lies on the line beyond one of this one's two corners.</summary>
+        internal bool IsNextTo(Chunk other) =>
+            other.Ring == ring && Lines > 2 && ((line - other.Line + Lines) % Lines is 1 || (other.Line - line + Lines) % Lines is 1);
+
         internal double From => from;
 
         internal int Count { get; private set; }
@@ -135,8 +194,26 @@ internal sealed class EdgeRoom
 
         internal bool IsCrowdedInside { get; private set; }
 
+        /// <summary>Other chunks that lie near.</summary>
+        internal List<Chunk> Rivals { get; } = [];
+
+        /// <summary>Their edges, once they were asked for.</summary>
+        internal MedialReach? Reach { get; set; }
+
+        /// <summary>True where the edge itself bends sharply.</summary>
+        internal bool Bends { get; private set; }
+
         /// <summary>Crowds both sides: the edge itself bends sharply.</summary>
-        internal void Crowd() => (IsCrowdedOutside, IsCrowdedInside) = (true, true);
+        internal void Crowd() => (IsCrowdedOutside, IsCrowdedInside, Bends) = (true, true, true);
+
+        /// <summary>Notes a chunk whose edges may clip strokes of this one.</summary>
+        internal void Rival(Chunk other)
+        {
+            if (Rivals.Count <= MostRivals)
+            {
+                Rivals.Add(other);
+            }
+        }
 
         /// <summary>Crowds the sides on which another chunk lies. Both are nearly straight: where one of three points of the
         /// other lies on a side of this one's chord, so may the rest.</summary>

@@ -25,12 +25,14 @@ internal sealed class NeedleChain
         for (var run = 0; run < runs.Count; run++)
         {
             _firsts[run] = number;
-            for (var i = 0; i < runs[run].Count; i++, number++)
+            var length = runs[run].Count;
+            runs[run].Points.CopyTo(_at.AsSpan(number));
+            runs[run].Ends.CopyTo(_ends.AsSpan(number));
+            runs[run].IsCrowded.CopyTo(_isCrowded.AsSpan(number));
+            for (var i = 0; i < length; i++, number++)
             {
-                (_at[number], _ends[number]) = (runs[run].Points[i], runs[run].Ends[i]);
-                _isCrowded[number] = runs[run].IsCrowded[i];
                 _before[number] = i > 0 ? number - 1 : None;
-                _after[number] = i + 1 < runs[run].Count ? number + 1 : None;
+                _after[number] = i + 1 < length ? number + 1 : None;
             }
         }
     }
@@ -65,11 +67,19 @@ internal sealed class NeedleChain
     }
 
     /// <summary>What is left of a run.</summary>
-    internal IEnumerable<Point> Run(int run)
+    internal Point[] Run(int run)
     {
+        var count = 0;
         for (var number = _firsts[run]; number != None; number = _after[number])
         {
-            yield return _at[number];
+            count++;
         }
+        var points = new Point[count];
+        var at = _firsts[run];
+        for (var i = 0; i < count; i++, at = _after[at])
+        {
+            points[i] = _at[at];
+        }
+        return points;
     }
 }

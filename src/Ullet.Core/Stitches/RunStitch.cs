@@ -108,9 +108,13 @@ public static class RunStitch
         private bool LeavesLine(double from, double to)
         {
             var (start, end) = (At(from), At(to));
+            var along = end - start;
+            var perSquare = Point.Dot(along, along) is var square && square < 1e-18 ? 0 : 1 / square;
             for (var i = Before(from) + 1; i < last && sums[i] < to; i++)
             {
-                if (_line[i].DistanceTo(SegmentIndex.Foot(_line[i], start, end)) > StitchDefaults.RunChordError)
+                var away = _line[i] - start;
+                away -= along * Math.Clamp(Point.Dot(away, along) * perSquare, 0, 1);
+                if (Point.Dot(away, away) > StitchDefaults.RunChordError * StitchDefaults.RunChordError)
                 {
                     return true;
                 }

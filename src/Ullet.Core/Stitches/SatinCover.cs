@@ -59,6 +59,9 @@ public static class SatinCover
         );
     }
 
+    /// <summary>About so many strokes are sewn again at the closing overlap.</summary>
+    private const int OverlapStrokes = 24;
+
     private static List<TopThread> Top(CoverEdge edge, SatinNumbers numbers, ShortStrokes shortStrokes, double gap)
     {
         var strokes = new List<Stroke>();
@@ -76,14 +79,14 @@ public static class SatinCover
             {
                 picked.RemoveAt(picked.Count - 1);
             }
-            strokes.AddRange(StrokeSpread.WithCrowding(picked, leg.Places, spacing));
+            StrokeSpread.AddWithCrowding(picked, leg.Places, spacing, strokes);
         }
         var all = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(strokes);
         var threads = new List<TopThread>(starts.Count);
         for (var i = 0; i < starts.Count; i++)
         {
             var end = i + 1 < starts.Count ? starts[i + 1].At : strokes.Count;
-            var thread = new TopThread(edge.Ring, starts[i].Thread);
+            var thread = new TopThread(edge.Ring, starts[i].Thread, end - starts[i].At + OverlapStrokes);
             shortStrokes.Sew(all[starts[i].At..end], thread);
             if (edge.IsClosed && i + 1 == starts.Count)
             {

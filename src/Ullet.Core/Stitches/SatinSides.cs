@@ -40,6 +40,9 @@ internal sealed class SatinSides
     /// <summary>Distance between looks for a clip, mm.</summary>
     private const double Step = 0.4;
 
+    /// <summary>The same where only the leg beyond the next corner can clip, mm.</summary>
+    private const double PlainStep = 1.5;
+
     /// <summary>Places are set no closer than this, mm.</summary>
     private const double CloseStep = 0.06;
 
@@ -61,6 +64,7 @@ internal sealed class SatinSides
     private readonly EdgeRoom _room;
     private readonly CoverBand _usual;
     private CoverBand _band;
+    private MedialReach _rivals;
     private SpikeTip? _startTip;
     private SpikeTip? _endTip;
     private double _searchedUpTo;
@@ -73,7 +77,7 @@ internal sealed class SatinSides
     {
         (_rings, _usual, _band) = (rings, band, band);
         var longest = Math.Max(band.Outside, band.Inside);
-        _reach = new MedialReach(new SegmentIndex(rings, Math.Clamp(longest, 1, 4)));
+        _reach = _rivals = new MedialReach(new SegmentIndex(rings, Math.Clamp(longest, 1, 4)));
         _room = new EdgeRoom(rings, longest);
     }
 
@@ -178,7 +182,9 @@ internal sealed class SatinSides
                 _searchedUpTo = i;
                 continue;
             }
-            var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / Step));
+            _rivals = (known ? _room.Rivals(ring, vertex) : null) ?? _reach;
+            var step = known && _room.IsNearPlainCorner(ring, vertex) ? PlainStep : Step;
+            var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / step));
             for (var s = 0; s < steps; s++)
             {
                 AddSearched(points, normals, i + (s / (double)steps), isFree, begin, places, ref narrowest);
@@ -282,14 +288,12 @@ internal sealed class SatinSides
         var outward =
             isFree.Outside || _band.Outside <= 0
                 ? _band.Outside
-                : _reach.Of(foot, normal, _band.Outside, _lastOutward).Reach;
+                : _rivals.Of(foot, normal, _band.Outside, _lastOutward).Reach;
         var (inward, stop) = isFree.Inside
             ? (_band.Inside, null)
-            : _reach.Of(foot, normal * -1, _band.Inside, _lastInward);
-        foreach (var tip in new[] { _startTip, _endTip })
-        {
-            (outward, inward) = tip?.Clip(foot, outward, inward) ?? (outward, inward);
-        }
+            : _rivals.Of(foot, normal * -1, _band.Inside, _lastInward);
+        (outward, inward) = _startTip?.Clip(foot, outward, inward) ?? (outward, inward);
+        (outward, inward) = _endTip?.Clip(foot, outward, inward) ?? (outward, inward);
         (_lastOutward, _lastInward) = (outward, inward);
         var isClipped = inward < _band.Inside - 1e-9 || outward < _band.Outside - 1e-9;
         if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)

@@ -69,15 +69,26 @@ internal static class StrokeSpread
         return false;
     }
 
-    /// <summary>The picked strokes with their crowding.</summary>
+    /// <summary>Adds the picked strokes with their crowding.</summary>
     /// <param name="picked">The strokes.</param>
     /// <param name="places">The places that they were picked from.</param>
     /// <param name="spacing">The spacing that was asked for, mm.</param>
-    internal static Stroke[] WithCrowding(List<StrokePlace> picked, ReadOnlySpan<StrokePlace> places, double spacing)
+    /// <param name="strokes">Takes them.</param>
+    internal static void AddWithCrowding(
+        List<StrokePlace> picked,
+        ReadOnlySpan<StrokePlace> places,
+        double spacing,
+        List<Stroke> strokes
+    )
     {
+        strokes.EnsureCapacity(strokes.Count + picked.Count);
         if (!AnyCrowd(places))
         {
-            return [.. picked.Select(place => new Stroke(place, 1, 1))];
+            foreach (var place in picked)
+            {
+                strokes.Add(new Stroke(place, 1, 1));
+            }
+            return;
         }
         var wanted = spacing / 2;
         var outerSums = new double[picked.Count];
@@ -96,19 +107,17 @@ internal static class StrokeSpread
             outerShares[i] = (outerSums[to] - outerSums[from]) / each;
             innerShares[i] = (innerSums[to] - innerSums[from]) / each;
         }
-        var strokes = new Stroke[picked.Count];
-        for (var i = 0; i < strokes.Length; i++)
+        for (var i = 0; i < picked.Count; i++)
         {
             // Strokes beside a tight curve end at the same place as those round it.
             var (outer, inner) = (outerShares[i], innerShares[i]);
-            for (var k = Math.Max(0, i - Beside); k <= Math.Min(strokes.Length - 1, i + Beside); k++)
+            for (var k = Math.Max(0, i - Beside); k <= Math.Min(picked.Count - 1, i + Beside); k++)
             {
                 outer = Math.Min(outer, outerShares[k]);
                 inner = Math.Min(inner, innerShares[k]);
             }
-            strokes[i] = new Stroke(picked[i], outer, inner);
+            strokes.Add(new Stroke(picked[i], outer, inner));
         }
-        return strokes;
     }
 
     /// <summary>How far a stroke's two ends move across its own direction, mm.</summary>

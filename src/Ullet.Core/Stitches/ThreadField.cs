@@ -13,22 +13,57 @@ internal sealed class ThreadField
     /// <summary>Layers are averaged over squares of this many cells.</summary>
     private const int Place = 9;
 
-    private readonly ThreadRaster _raster;
-    private readonly int[] _columns;
-    private readonly double[] _limits;
+    private readonly ThreadRaster _raster = new(new Box(0, 0, 0, 0), Cell, CountedWidth);
+    private int[] _columns = [];
+    private bool[] _isOverlap = [];
+    private double _limit;
+    private double _overlapLimit;
+    private bool _isEven;
 
+    /// <summary>Begins anew on another part of a cover.</summary>
     /// <param name="box">What thread is counted on: as far as the strokes reach that may be changed, mm.</param>
-    /// <param name="limitAt">How many layers may lie at a place.</param>
-    internal ThreadField(Box box, Func<Point, double> limitAt)
+    /// <param name="limit">How many layers may lie at a place.</param>
+    /// <param name="overlapLimit">The same near places where the cover may be sewn over again.</param>
+    /// <param name="overlaps">Those places, mm.</param>
+    /// <param name="overlapReach">How far from them that holds, mm.</param>
+    internal void Begin(Box box, double limit, double overlapLimit, List<Point> overlaps, double overlapReach)
     {
-        _raster = new ThreadRaster(box, Cell, CountedWidth);
-        _columns = new int[_raster.Columns];
-        _limits = new double[_raster.Columns * _raster.Rows];
-        for (var at = 0; at < _limits.Length; at++)
+        const double Square = CountedWidth / StitchDefaults.ThreadWidth * Place * Place;
+        _raster.Begin(box);
+        if (_columns.Length < _raster.Columns)
         {
-            var (column, row) = (at % _raster.Columns, at / _raster.Columns);
-            var limit = limitAt(_raster.At(column - (Place / 2), row - (Place / 2)));
-            _limits[at] = limit * CountedWidth / StitchDefaults.ThreadWidth * Place * Place;
+            _columns = new int[_raster.Columns];
+        }
+        (_limit, _overlapLimit) = (limit * Square, overlapLimit * Square);
+        _isEven = overlaps.Count == 0;
+        if (_isEven)
+        {
+            return;
+        }
+        var cells = _raster.Columns * _raster.Rows;
+        if (_isOverlap.Length < cells)
+        {
+            _isOverlap = new bool[cells];
+        }
+        else
+        {
+            Array.Clear(_isOverlap, 0, cells);
+        }
+        foreach (var overlap in overlaps)
+        {
+            // A square is judged by the cell in its middle.
+            var centre = (overlap - new Point(box.MinX, box.MinY)) * (1 / Cell) + new Point(Place / 2, Place / 2);
+            var reach = overlapReach / Cell;
+            for (var row = Math.Max(0, (int)(centre.Y - reach)); row < Math.Min(_raster.Rows, centre.Y + reach); row++)
+            {
+                var half = Math.Sqrt(Math.Max(0, (reach * reach) - ((row - centre.Y) * (row - centre.Y))));
+                var first = Math.Max(0, (int)Math.Ceiling(centre.X - half));
+                var last = Math.Min(_raster.Columns - 1, (int)Math.Floor(centre.X + half));
+                if (first <= last)
+                {
+                    Array.Fill(_isOverlap, true, (row * _raster.Columns) + first, last - first + 1);
+                }
+            }
         }
     }
 
@@ -53,6 +88,9 @@ internal sealed class ThreadField
         return _raster.Bare - bare;
     }
 
+    /// <summary>How many bare cells thread would lie on.</summary>
+    internal int BareUnder(Point from, Point to) => _raster.BareUnder(from, to);
+
     /// <summary>How much more thread than wanted lies on squares, summed up, layers, and the square where most does.</summary>
     /// <param name="changed">Only squares that touch this box, mm; null for all.</param>
     internal (double Sum, Box? Thickest) Surplus(Box? changed = null)
@@ -67,18 +105,26 @@ internal sealed class ThreadField
         // Squares that begin before the box are counted from where they begin.
         var (fromColumn, fromRow) = (Math.Max(0, left - Place + 1), Math.Max(0, top - Place + 1));
         var (total, most, thickest) = (0.0, 0.0, -1);
-        var layers = _raster.Layers;
-        Array.Clear(_columns);
+        var sums = _columns.AsSpan(0, right - fromColumn + 1);
+        sums.Clear();
         for (var row = fromRow; row <= bottom; row++)
         {
-            var sum = 0;
-            for (var column = fromColumn; column <= right; column++)
+            AddRow(row, fromColumn, row >= fromRow + Place, sums);
+            if (row < top)
             {
-                var at = (row * columns) + column;
-                _columns[column] += layers[at] - (row >= fromRow + Place ? layers[at - (Place * columns)] : 0);
-                sum += _columns[column] - (column >= fromColumn + Place ? _columns[column - Place] : 0);
-                var surplus = sum - _limits[at];
-                if (surplus > 0 && row >= top && column >= left)
+                continue;
+            }
+            var sum = 0;
+            for (var i = 0; i < sums.Length; i++)
+            {
+                sum += sums[i] - (i >= Place ? sums[i - Place] : 0);
+                if (sum <= _limit || fromColumn + i < left)
+                {
+                    continue;
+                }
+                var at = (row * columns) + fromColumn + i;
+                var surplus = sum - (!_isEven && _isOverlap[at] ? _overlapLimit : _limit);
+                if (surplus > 0)
                 {
                     total += surplus;
                     (most, thickest) = surplus > most ? (surplus, at) : (most, thickest);
@@ -89,6 +135,26 @@ internal sealed class ThreadField
             total / (Place * Place),
             thickest < 0 ? null : Square(_raster.At(thickest % columns, thickest / columns))
         );
+    }
+
+    /// <summary>Adds a row of cells to the sums of columns, and takes away the row that left their squares.</summary>
+    private void AddRow(int row, int fromColumn, bool isFull, Span<int> sums)
+    {
+        var layers = _raster.Layers;
+        var added = layers.Slice((row * _raster.Columns) + fromColumn, sums.Length);
+        if (!isFull)
+        {
+            for (var i = 0; i < sums.Length; i++)
+            {
+                sums[i] += added[i];
+            }
+            return;
+        }
+        var left = layers.Slice(((row - Place) * _raster.Columns) + fromColumn, sums.Length);
+        for (var i = 0; i < sums.Length; i++)
+        {
+            sums[i] += added[i] - left[i];
+        }
     }
 
     private int Column(double x) => (int)Math.Floor((x - _raster.Box.MinX) / Cell);

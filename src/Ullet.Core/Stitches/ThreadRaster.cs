@@ -6,34 +6,49 @@ namespace Ullet.Core.Stitches;
 /// <remarks>For choosing and for maps; tests judge covers with a raster of their own.</remarks>
 internal sealed class ThreadRaster
 {
-    private readonly byte[] _layers;
     private readonly double _half;
+    private byte[] _layers = [];
 
     /// <param name="box">The part of the plane, mm.</param>
     /// <param name="cell">Side of a cell, mm.</param>
     /// <param name="threadWidth">How wide thread lies, mm.</param>
     internal ThreadRaster(Box box, double cell, double threadWidth = StitchDefaults.ThreadWidth)
     {
-        (Box, Cell, _half) = (box, cell, threadWidth / 2);
-        Columns = (int)Math.Ceiling(box.Width / cell) + 1;
-        Rows = (int)Math.Ceiling(box.Height / cell) + 1;
-        _layers = new byte[Columns * Rows];
+        (Cell, _half) = (cell, threadWidth / 2);
+        Begin(box);
     }
 
-    internal Box Box { get; }
+    internal Box Box { get; private set; }
 
     internal double Cell { get; }
 
-    internal int Columns { get; }
+    internal int Columns { get; private set; }
 
-    internal int Rows { get; }
+    internal int Rows { get; private set; }
 
-    internal ReadOnlySpan<byte> Layers => _layers;
+    internal ReadOnlySpan<byte> Layers => _layers.AsSpan(0, Columns * Rows);
+
+    /// <summary>Takes all thread away and looks at another part of the plane, mm.</summary>
+    internal void Begin(Box box)
+    {
+        Box = box;
+        Columns = (int)Math.Ceiling(box.Width / Cell) + 1;
+        Rows = (int)Math.Ceiling(box.Height / Cell) + 1;
+        if (_layers.Length < Columns * Rows)
+        {
+            _layers = new byte[Columns * Rows];
+        }
+        else
+        {
+            Clear();
+        }
+        Bare = 0;
+    }
 
     internal Point At(int column, int row) => new(Box.MinX + (column * Cell), Box.MinY + (row * Cell));
 
     /// <summary>Takes all thread away.</summary>
-    internal void Clear() => Array.Clear(_layers);
+    internal void Clear() => Array.Clear(_layers, 0, Columns * Rows);
 
     /// <summary>How many cells thread was taken away from until none was left, less those that got some again.</summary>
     internal int Bare { get; private set; }
@@ -44,59 +59,119 @@ internal sealed class ThreadRaster
     /// <param name="times">How often; -1 takes it away again.</param>
     internal void Draw(Point from, Point to, int times = 1)
     {
-        var along = to - from;
-        var length = along.Length;
-        if (length < 1e-9)
+        var rows = new ThreadRows(from, to, this);
+        var changed = 0;
+        while (rows.Next(out var first, out var count))
         {
-            return;
+            var cells = _layers.AsSpan(first, count);
+            changed += times > 0 ? Lay(cells) : Take(cells);
         }
-        var (ux, uy) = (along.X / length, along.Y / length);
-        var reach = _half * (Math.Abs(ux) + Math.Abs(uy));
-        var first = Math.Max(0, (int)Math.Ceiling((Math.Min(from.Y, to.Y) - reach - Box.MinY) / Cell));
-        var last = Math.Min(Rows - 1, (int)Math.Floor((Math.Max(from.Y, to.Y) + reach - Box.MinY) / Cell));
-        // In a row the thread's sides bound x about a line along it, and its ends bound x about a line across it.
-        var aside = Bound(uy, ux, _half);
-        var ahead = Bound(ux, -uy, length / 2);
-        var middle = Point.Lerp(from, to, 0.5);
-        for (var row = first; row <= last; row++)
-        {
-            var y = Box.MinY + (row * Cell) - middle.Y;
-            if ((Math.Abs(uy) < Flat && Math.Abs(y) > _half) || (Math.Abs(ux) < Flat && Math.Abs(y) > length / 2))
-            {
-                continue;
-            }
-            var left = Math.Max((aside.Slope * y) - aside.Half, (ahead.Slope * y) - ahead.Half) + middle.X - Box.MinX;
-            var right = Math.Min((aside.Slope * y) + aside.Half, (ahead.Slope * y) + ahead.Half) + middle.X - Box.MinX;
-            if (right < 0 || left > right)
-            {
-                continue;
-            }
-            var stop = (int)Math.Min(Columns - 1, right / Cell);
-            for (var column = (int)Math.Ceiling(Math.Max(left, 0) / Cell); column <= stop; column++)
-            {
-                Count(ref _layers[(row * Columns) + column], times);
-            }
-        }
+        Bare += changed;
     }
 
-    /// <summary>How x is bound about slope · y where it may lie so far from a line, across which it changes by a share.</summary>
-    private static (double Slope, double Half) Bound(double across, double along, double within) =>
-        Math.Abs(across) < Flat ? (0, double.PositiveInfinity) : (along / across, within / Math.Abs(across));
-
-    /// <summary>A thread that rises less than this over its length runs along a row.</summary>
-    private const double Flat = 1e-12;
-
-    private void Count(ref byte layers, int times)
+    /// <summary>How many bare cells thread would lie on.</summary>
+    internal int BareUnder(Point from, Point to)
     {
-        if (times > 0)
+        var rows = new ThreadRows(from, to, this);
+        var bare = 0;
+        while (rows.Next(out var first, out var count))
         {
-            Bare -= layers == 0 ? 1 : 0;
+            bare += _layers.AsSpan(first, count).Count((byte)0);
+        }
+        return bare;
+    }
+
+    private static int Lay(Span<byte> cells)
+    {
+        var changed = 0;
+        foreach (ref var layers in cells)
+        {
+            changed -= layers == 0 ? 1 : 0;
             layers += layers < byte.MaxValue ? (byte)1 : (byte)0;
         }
-        else if (layers > 0)
+        return changed;
+    }
+
+    private static int Take(Span<byte> cells)
+    {
+        var changed = 0;
+        foreach (ref var layers in cells)
         {
-            layers--;
-            Bare += layers == 0 ? 1 : 0;
+            changed += layers == 1 ? 1 : 0;
+            layers -= layers > 0 ? (byte)1 : (byte)0;
         }
+        return changed;
+    }
+
+    /// <summary>The cells under a thread, row by row.</summary>
+    private ref struct ThreadRows
+    {
+        private readonly int _columns;
+        private readonly int _last;
+        private readonly double _middleRow;
+        private readonly double _middleColumn;
+        private readonly (double Slope, double Half) _aside;
+        private readonly (double Slope, double Half) _ahead;
+        private readonly double _mostRows;
+        private int _row;
+
+        internal ThreadRows(Point from, Point to, ThreadRaster raster)
+        {
+            var along = to - from;
+            var length = along.Length;
+            if (length < 1e-9)
+            {
+                (_row, _last) = (0, -1);
+                return;
+            }
+            var (ux, uy) = (along.X / length, along.Y / length);
+            var (half, halfLength) = (raster._half / raster.Cell, length / 2 / raster.Cell);
+            _columns = raster.Columns;
+            _middleRow = (((from.Y + to.Y) / 2) - raster.Box.MinY) / raster.Cell;
+            _middleColumn = (((from.X + to.X) / 2) - raster.Box.MinX) / raster.Cell;
+            var reach = (Math.Abs(uy) * halfLength) + (half * Math.Abs(ux));
+            // In a row the thread's sides bound x about a line along it, and its ends bound x about a line across it.
+            _aside = Bound(uy, ux, half);
+            _ahead = Bound(ux, -uy, halfLength);
+            _mostRows =
+                Math.Abs(uy) < Flat ? half
+                : Math.Abs(ux) < Flat ? halfLength
+                : double.PositiveInfinity;
+            _row = Math.Max(0, (int)Math.Ceiling(_middleRow - reach));
+            _last = Math.Min(raster.Rows - 1, (int)Math.Floor(_middleRow + reach));
+        }
+
+        /// <summary>The next row's cells; false when there are no more.</summary>
+        internal bool Next(out int first, out int count)
+        {
+            for (; _row <= _last; _row++)
+            {
+                var y = _row - _middleRow;
+                var (asideAt, aheadAt) = (_aside.Slope * y, _ahead.Slope * y);
+                var left = Math.Max(asideAt - _aside.Half, aheadAt - _ahead.Half) + _middleColumn;
+                var right = Math.Min(asideAt + _aside.Half, aheadAt + _ahead.Half) + _middleColumn;
+                if (right < 0 || left > right || Math.Abs(y) > _mostRows)
+                {
+                    continue;
+                }
+                var start = left <= 0 ? 0 : (int)Math.Ceiling(left);
+                var stop = (int)Math.Min(_columns - 1, right);
+                if (start <= stop)
+                {
+                    (first, count) = ((_row * _columns) + start, stop - start + 1);
+                    _row++;
+                    return true;
+                }
+            }
+            (first, count) = (0, 0);
+            return false;
+        }
+
+        /// <summary>How x is bound about slope · y where it may lie so far from a line, across which it changes by a share.</summary>
+        private static (double Slope, double Half) Bound(double across, double along, double within) =>
+            Math.Abs(across) < Flat ? (0, double.PositiveInfinity) : (along / across, within / Math.Abs(across));
+
+        /// <summary>A thread that rises less than this over its length runs along a row.</summary>
+        private const double Flat = 1e-12;
     }
 }

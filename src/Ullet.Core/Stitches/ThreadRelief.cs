@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -31,44 +32,29 @@ internal sealed class ThreadRelief
     /// <summary>How far a needle point may be drawn back towards the middle of its strokes, tried in this order.</summary>
     private static readonly double[] Draws = [0.08, 0.2, 0.35, 0.5, 0.65];
 
-    /// <summary>How much of what a stroke lost it may be given back, tried in this order.</summary>
-    private static readonly double[] Lengthenings = [0.35, 0.7, 1];
-
-    /// <summary>How far towards its end the next stroke on the same side may move over, tried in this order.</summary>
-    private static readonly double[] Slides = [0.15, 0.3];
-
-    /// <summary>Strokes that lost less are left as they are, mm.</summary>
-    private const double Shortened = 0.15;
-
-    /// <summary>Bare cloth beyond a shortened stroke is looked for at this distance, mm, and among so many strokes to either
-    /// side.</summary>
-    private const double Sample = 0.1;
-    private const int Beside = 7;
-
-    /// <summary>A stroke is lengthened for more bare cells than this.</summary>
-    private const double FewBare = 1;
-
     /// <summary>What a change may cost, tried in this order: how many cells it may bare, and how much surplus thread in a square
     /// a bared cell weighs as much as, layers.</summary>
     private static readonly (int MostBared, double Weight)[] Prices = [(3, 4), (8, 0.5)];
 
-    private const double Disc = 0.5;
-
-    /// <summary>Discs are tried about the middle of two needle points each; the fullest one may lie between.</summary>
-    private const int DiscMargin = 1;
-
     private readonly NeedleChain _chain;
-    private readonly int _mostInDisc;
+    private readonly HoleCrowd _crowd;
+    private readonly TipFilling _filling;
     private readonly List<Point> _starts;
+    private readonly ThreadField _field;
     private StrokeIndex? _index;
     private int _triesLeft = MostTries;
     private readonly double _straight;
     private readonly double _overlap;
 
-    private ThreadRelief(IReadOnlyList<TopThread> threads, SatinNumbers numbers)
+    /// <summary>Fields that no cover uses now: filling new ones with zeros would cost as much as counting.</summary>
+    private static readonly ConcurrentBag<ThreadField> Spare = [];
+
+    private ThreadRelief(IReadOnlyList<TopThread> threads, SatinNumbers numbers, ThreadField field)
     {
         _chain = new NeedleChain(threads);
-        _mostInDisc = numbers.NeedleLimit - DiscMargin;
+        _crowd = new HoleCrowd(_chain, numbers.NeedleLimit);
+        _field = field;
+        _filling = new TipFilling(_chain, _field, _crowd);
         _starts = [.. threads.Select(thread => Point.Lerp(thread.Points[0], thread.Points[1], 0.5))];
         _straight = 2 * StitchDefaults.ThreadWidth / numbers.Spacing;
         _overlap = numbers.Band.Width + StitchDefaults.ClosingOverlap - OverlapMargin;
@@ -85,91 +71,97 @@ internal sealed class ThreadRelief
         {
             return threads.Select(thread => thread.Run(thread.Points));
         }
-        var relief = new ThreadRelief(threads, numbers);
-        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, relief.HasBareTip))
+        var field = Spare.TryTake(out var spare) ? spare : new ThreadField();
+        var relief = new ThreadRelief(threads, numbers, field);
+        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, i => BareTip.IsAt(relief._chain, i)))
         {
             cancellation.ThrowIfCancellationRequested();
             relief.Mend(box);
         }
+        Spare.Add(field);
         return threads.Select((thread, i) => thread.Run(relief._chain.Run(i)));
-    }
-
-    private bool IsShortened(int i) => _chain[i].DistanceTo(_chain.End(i)) > Shortened;
-
-    /// <summary>True where a stroke was shortened and its neighbours leave cloth bare beyond it; other strokes may cover that.</summary>
-    private bool HasBareTip(int i)
-    {
-        if (!IsShortened(i) || !_chain.IsInside(i))
-        {
-            return false;
-        }
-        var (from, lost) = (_chain[i], _chain.End(i) - _chain[i]);
-        var aside = lost.Unit().Outward() * Sample;
-        var bare = 0;
-        for (var s = Sample / 2; s < lost.Length; s += Sample)
-        {
-            var at = Point.Lerp(from, _chain.End(i), s / lost.Length);
-            bare += (IsBare(at, i) ? 1 : 0) + (IsBare(at + aside, i) ? 1 : 0) + (IsBare(at - aside, i) ? 1 : 0);
-        }
-        return bare > FewBare;
-    }
-
-    private bool IsBare(Point place, int near)
-    {
-        for (var i = Math.Max(0, near - Beside); i < Math.Min(_chain.Count - 1, near + Beside); i++)
-        {
-            if (
-                _chain.After(i) == i + 1
-                && SegmentIndex.Foot(place, _chain[i], _chain[i + 1]).DistanceTo(place) < ThreadField.CountedWidth / 2
-            )
-            {
-                return false;
-            }
-        }
-        return true;
     }
 
     private void Mend(Box box)
     {
         var near = PointsNear(box);
-        if (!near.Exists(HasBareTip) && FieldOn(box, near).Surplus().Thickest is null)
+        var bare = near.FindAll(i => BareTip.IsAt(_chain, i));
+        var reach = bare.Count == 0 ? box : box.Union(Reach(bare.SelectMany(Neighbours)));
+        var around = bare.Count == 0 ? near : PointsNear(reach);
+        Lay(reach, around);
+        bare.ForEach(i => _filling.At(i, around));
+        if (_field.Surplus().Thickest is not null)
         {
-            return;
+            Thin(near);
         }
-        var wide = Box.Of(near.SelectMany(i => new[] { _chain[i], _chain.End(i) })).Grown(StitchDefaults.ThreadWidth);
-        var around = PointsNear(wide);
-        var field = FieldOn(wide, around);
-        foreach (var i in near.Where(i => _chain.IsInside(i) && IsShortened(i)))
+    }
+
+    /// <summary>Takes thread away where too much lies.</summary>
+    private void Thin(List<int> near)
+    {
+        var box = Reach(near);
+        var around = PointsNear(box);
+        Lay(box, around);
+        foreach (var i in near.Where(i => _chain.IsInside(i) && BareTip.IsShortened(_chain, i)))
         {
-            Fill(i, field, around);
+            _filling.At(i, around);
         }
         foreach (var price in Prices)
         {
             for (var change = 0; change < MostChanges; change++)
             {
-                var thickest = field.Surplus().Thickest;
-                if (thickest is not { } square || Best(square, price, field, near, around) is not { } relief)
+                if (_field.Surplus().Thickest is not { } square)
+                {
+                    return;
+                }
+                if (Best(square, price, near, around) is not { } relief)
                 {
                     break;
                 }
-                Make(relief, field);
+                Make(relief);
             }
         }
     }
 
-    /// <summary>How many layers may lie at a place, by where runs start that may be sewn over again.</summary>
-    private Func<Point, double> LimitAmong(List<Point> starts) =>
-        place => _straight * (starts.Exists(start => start.DistanceTo(place) < _overlap) ? MostInOverlap : Most);
-
-    /// <summary>The thread in a box.</summary>
-    private ThreadField FieldOn(Box box, List<int> points)
+    /// <summary>As far as some points' strokes reach at full length.</summary>
+    private Box Reach(IEnumerable<int> points)
     {
-        var field = new ThreadField(box, LimitAmong(_starts.FindAll(box.Grown(_overlap).Contains)));
-        foreach (var i in points.Where(i => _chain.After(i) >= 0))
+        var box = Box.Empty;
+        foreach (var i in points)
         {
-            field.Lay(_chain[i], _chain[_chain.After(i)]);
+            box = box.Including(_chain[i]).Including(_chain.End(i));
         }
-        return field;
+        return box.Grown(StitchDefaults.ThreadWidth);
+    }
+
+    /// <summary>A point and those whose strokes change when cloth beside it is covered.</summary>
+    private IEnumerable<int> Neighbours(int i)
+    {
+        var (first, last) = (i, i);
+        for (var step = 0; step < 3; step++)
+        {
+            first = _chain.Before(first) is var before && before >= 0 ? before : first;
+            last = _chain.After(last) is var after && after >= 0 ? after : last;
+        }
+        for (var number = first; number != last; number = _chain.After(number))
+        {
+            yield return number;
+        }
+        yield return last;
+    }
+
+    /// <summary>Counts the thread in a box.</summary>
+    private void Lay(Box box, List<int> points)
+    {
+        var starts = _starts.FindAll(box.Grown(_overlap).Contains);
+        _field.Begin(box, _straight * Most, _straight * MostInOverlap, starts, _overlap);
+        foreach (var i in points)
+        {
+            if (_chain.After(i) is var next && next >= 0)
+            {
+                _field.Lay(_chain[i], _chain[next]);
+            }
+        }
     }
 
     /// <summary>Every point of which a stroke crosses a box.</summary>
@@ -179,9 +171,21 @@ internal sealed class ThreadRelief
         if (_chain.Count > Few)
         {
             _index ??= new StrokeIndex(_chain);
+            return [.. _index.Near(wide).Where(i => HasStrokeAcross(i, wide))];
         }
-        var all = _index?.Near(wide) ?? Enumerable.Range(0, _chain.Count);
-        return [.. all.Where(i => HasStrokeAcross(i, wide))];
+        var near = new List<int>();
+        var isAcross = false;
+        for (var i = 0; i < _chain.Count; i++)
+        {
+            var (wasAcross, next) = (isAcross, _chain.After(i));
+            isAcross = next >= 0 && IsAcross(i, next, wide);
+            // Where points were left out the one before has another number.
+            if (isAcross || (_chain.Before(i) == i - 1 ? wasAcross : IsAcross(_chain.Before(i), i, wide)))
+            {
+                near.Add(i);
+            }
+        }
+        return near;
     }
 
     private bool HasStrokeAcross(int i, Box box) =>
@@ -200,88 +204,10 @@ internal sealed class ThreadRelief
             && Math.Min(a.Y, b.Y) <= box.MaxY;
     }
 
-    /// <summary>Covers bare cloth beside a stroke that was shortened, where that adds no surplus: it gets some of its length
-    /// back, or the next one on the same side moves over a little.</summary>
-    private void Fill(int i, ThreadField field, List<int> around)
-    {
-        (double Covered, int Number, Point To) best = (FewBare, -1, default);
-        var (whole, lengthened) = Strokes(i, _chain.End(i));
-        var bare = -field.Change(whole, lengthened);
-        field.Change(lengthened, whole);
-        foreach (var (number, to) in bare > FewBare ? Fillings(i) : [])
-        {
-            var (old, changed) = Strokes(number, to);
-            var covered = -field.Change(old, changed);
-            if (covered > best.Covered)
-            {
-                var box = BoxOf(old, changed);
-                var more = field.Surplus(box).Sum;
-                field.Change(changed, old);
-                var isBetter = more <= field.Surplus(box).Sum && !Crowds(to, number, around);
-                best = isBetter ? (covered, number, to) : best;
-                continue;
-            }
-            field.Change(changed, old);
-        }
-        if (best.Number >= 0)
-        {
-            var (old, changed) = Strokes(best.Number, best.To);
-            field.Change(old, changed);
-            _chain.Move(best.Number, best.To);
-        }
-    }
-
-    private IEnumerable<(int Number, Point To)> Fillings(int i)
-    {
-        foreach (var share in Lengthenings)
-        {
-            yield return (i, Point.Lerp(_chain[i], _chain.End(i), share));
-        }
-        foreach (var beside in new[] { _chain.Before(_chain.Before(i)), _chain.After(_chain.After(i)) })
-        {
-            foreach (var share in beside >= 0 && _chain.IsInside(beside) ? Slides : [])
-            {
-                yield return (beside, Point.Lerp(_chain[beside], _chain.End(i), share));
-            }
-        }
-    }
-
-    /// <summary>The two strokes that meet at a point, as they are and as they would be.</summary>
-    private (Point[] Old, Point[] Changed) Strokes(int i, Point to)
-    {
-        var (before, after) = (_chain[_chain.Before(i)], _chain[_chain.After(i)]);
-        return ([before, _chain[i], after], [before, to, after]);
-    }
-
-    /// <summary>True when a disc with a needle point in it would hold too many.</summary>
-    private bool Crowds(Point to, int number, List<int> around)
-    {
-        var near = new List<Point> { to };
-        foreach (var i in around)
-        {
-            if (i != number && _chain[i].DistanceTo(to) <= 2 * Disc)
-            {
-                near.Add(_chain[i]);
-            }
-        }
-        return near.Count > _mostInDisc && near.Exists(other => CountAbout(Point.Lerp(to, other, 0.5)) > _mostInDisc);
-
-        int CountAbout(Point centre)
-        {
-            var count = 0;
-            foreach (var place in near)
-            {
-                count += place.DistanceTo(centre) <= Disc ? 1 : 0;
-            }
-            return count;
-        }
-    }
-
     /// <summary>The best change at a square; null when none helps.</summary>
     private Relief? Best(
         Box square,
         (int MostBared, double Weight) price,
-        ThreadField field,
         List<int> near,
         List<int> around
     )
@@ -293,15 +219,15 @@ internal sealed class ThreadRelief
             {
                 return null;
             }
-            if (change.To is { } drawn && Crowds(drawn, change.Number, around))
+            if (change.To is { } drawn && _crowd.IsAt(drawn, change.Number, around))
             {
                 continue;
             }
-            var bared = field.Change(change.Taken, change.Laid);
+            var bared = _field.Change(change.Taken, change.Laid);
             var box = BoxOf(change.Taken, change.Laid);
-            var left = bared > price.MostBared ? 0 : field.Surplus(box).Sum;
-            field.Change(change.Laid, change.Taken);
-            var gain = bared > price.MostBared ? 0 : field.Surplus(box).Sum - left - (price.Weight * bared);
+            var left = bared > price.MostBared ? 0 : _field.Surplus(box).Sum;
+            _field.Change(change.Laid, change.Taken);
+            var gain = bared > price.MostBared ? 0 : _field.Surplus(box).Sum - left - (price.Weight * bared);
             best = gain > best.Gain ? (gain, change) : best;
         }
         return best.Change;
@@ -311,9 +237,9 @@ internal sealed class ThreadRelief
     private static Box BoxOf(Point[] taken, Point[] laid) =>
         Box.Of(taken).Union(Box.Of(laid)).Grown(StitchDefaults.ThreadWidth / 2);
 
-    private void Make(Relief relief, ThreadField field)
+    private void Make(Relief relief)
     {
-        field.Change(relief.Taken, relief.Laid);
+        _field.Change(relief.Taken, relief.Laid);
         if (relief.To is { } to)
         {
             _chain.Move(relief.Number, to);

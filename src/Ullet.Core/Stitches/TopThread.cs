@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -5,21 +6,22 @@ namespace Ullet.Core.Stitches;
 /// <summary>The needle points of a run of top thread while it is made, and how far each stroke might go.</summary>
 /// <param name="edge">Which edge of the outline it belongs to.</param>
 /// <param name="threadId">A thread of its own; null for the step's.</param>
-internal sealed class TopThread(int edge, string? threadId)
+/// <param name="capacity">About how many needle points it will have.</param>
+internal sealed class TopThread(int edge, string? threadId, int capacity)
 {
-    private readonly List<Point> _points = [];
-    private readonly List<Point> _ends = [];
-    private readonly List<bool> _isCrowded = [];
+    private readonly List<Point> _points = new(capacity);
+    private readonly List<Point> _ends = new(capacity);
+    private readonly List<bool> _isCrowded = new(capacity);
 
     internal int Count => _points.Count;
 
-    internal IReadOnlyList<Point> Points => _points;
+    internal ReadOnlySpan<Point> Points => CollectionsMarshal.AsSpan(_points);
 
     /// <summary>Where each needle point would lie if its stroke had full length, mm; where it lies if it is well as it is.</summary>
-    internal IReadOnlyList<Point> Ends => _ends;
+    internal ReadOnlySpan<Point> Ends => CollectionsMarshal.AsSpan(_ends);
 
     /// <summary>Whether strokes draw together or meet others near each needle point.</summary>
-    internal IReadOnlyList<bool> IsCrowded => _isCrowded;
+    internal ReadOnlySpan<bool> IsCrowded => CollectionsMarshal.AsSpan(_isCrowded);
 
     /// <summary>Adds a needle point unless the needle stands there already.</summary>
     internal void Add(Point point, Point end, bool isCrowded)
@@ -40,5 +42,5 @@ internal sealed class TopThread(int edge, string? threadId)
         _isCrowded.Reverse();
     }
 
-    internal StitchRun Run(IEnumerable<Point> points) => new(RunKind.Top, edge, [.. points]) { ThreadId = threadId };
+    internal StitchRun Run(ReadOnlySpan<Point> points) => new(RunKind.Top, edge, [.. points]) { ThreadId = threadId };
 }

@@ -83,16 +83,16 @@ public sealed class SatinSidesTests
     [Theory]
     [InlineData(0.8)]
     [InlineData(1.4)]
-    public void InsetLine_FoundStrokeByStroke_IsTheMovedEdge(double distance)
+    public void InsetLine_MovedLegByLeg_IsTheMovedEdge(double distance)
     {
-        var walked = 0;
+        var moved = 0;
         foreach (var (name, make) in SampleOutlines.All)
         {
-            if (InsetLine.Walked([make()], distance) is not { } lines)
+            if (InsetLine.Moved([make()], distance) is not { } lines)
             {
                 continue;
             }
-            walked++;
+            moved++;
             var plain = RegionOffset.By([make()], -distance).SelectMany(region => region.Rings).ToList();
             Assert.Equal(plain.Count, lines.Length);
             foreach (
@@ -112,7 +112,7 @@ public sealed class SatinSidesTests
                 );
             }
         }
-        Assert.True(walked >= 8, $"only {walked} outlines were walked");
+        Assert.True(moved >= 8, $"only {moved} outlines were moved leg by leg");
     }
 
     [Fact]

@@ -51,7 +51,7 @@ public sealed class StrokeSpreadTests
     public void Pick_OfNothing_IsNothing() => Assert.Empty(StrokeSpread.Pick([], 0.4, even: true));
 
     [Fact]
-    public void WithCrowding_OnAFan_SaysHowNearTheInnerEndsStand()
+    public void Crowding_OnAFan_SaysHowNearTheInnerEndsStand()
     {
         var strokes = Crowding(Fan(outer: 6, inner: 2));
         Assert.All(strokes[5..^5], stroke => Assert.InRange(stroke.OuterShare, 0.95, 1.05));
@@ -79,12 +79,16 @@ public sealed class StrokeSpreadTests
         }
     }
 
-    private static Stroke[] Crowding(StrokePlace[] places) =>
-        StrokeSpread.WithCrowding(StrokeSpread.Pick(places, 0.4, even: false), places, 0.4);
+    private static Stroke[] Crowding(StrokePlace[] places)
+    {
+        var strokes = new List<Stroke>();
+        StrokeSpread.AddWithCrowding(StrokeSpread.Pick(places, 0.4, even: false), places, 0.4, strokes);
+        return [.. strokes];
+    }
 
     private static ImmutableArray<Point> Sewn(Stroke[] strokes)
     {
-        var thread = new TopThread(0, null);
+        var thread = new TopThread(0, null, strokes.Length);
         new ShortStrokes(0.4, StitchDefaults.CrowdedShare).Sew(strokes, thread);
         return [.. thread.Points];
     }
