@@ -71,6 +71,7 @@ app.MapOpenApi();
 app.MapScalarApiReference("/docs");
 ReferenceEndpoints.Map(app);
 ProjectEndpoints.Map(app);
+PatternEndpoints.Map(app);
 EditEndpoints.Map(app);
 SceneEndpoints.Map(app);
 ExportEndpoints.Map(app);

@@ -57,15 +57,23 @@ public sealed record ClothPreset(
             : preset;
     }
 
+    /// <summary>Cloth paler than this lets a dark one shadow through.</summary>
+    private const double Pale = 0.55;
+
     /// <summary>True for a dark colour, #rrggbb.</summary>
-    public static bool IsDark(string colour)
+    public static bool IsDark(string colour) => Luminance(colour) < Dark;
+
+    /// <summary>True for a pale colour, #rrggbb.</summary>
+    public static bool IsPale(string colour) => Luminance(colour) > Pale;
+
+    private static double Luminance(string colour)
     {
         double Channel(int at)
         {
             var value = int.Parse(colour.AsSpan(at, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture) / 255.0;
             return value <= 0.03928 ? value / 12.92 : Math.Pow((value + 0.055) / 1.055, 2.4);
         }
-        return (0.2126 * Channel(1)) + (0.7152 * Channel(3)) + (0.0722 * Channel(5)) < Dark;
+        return (0.2126 * Channel(1)) + (0.7152 * Channel(3)) + (0.0722 * Channel(5));
     }
 
     private static ClothPreset OfKind(ClothKind kind) =>

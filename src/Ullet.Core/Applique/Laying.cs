@@ -55,7 +55,7 @@ internal static class Laying
         };
         return new HandAct(
             new HandWork(
-                HandStepKind.Lay,
+                HandKind.Lay,
                 "lay",
                 $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
                     + $"{LengthText.AtLeast(size.Width, size.Height)}. {hold}",
@@ -78,7 +78,7 @@ internal static class Laying
         };
         return new HandAct(
             new HandWork(
-                HandStepKind.Lay,
+                HandKind.Lay,
                 "lay",
                 $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line {hold}; "
                     + "the line should just show all round.",
@@ -99,7 +99,7 @@ internal static class Laying
         var holes = !part.HasHoles ? "" : ", and cut out the hole inside its own line";
         return new HandAct(
             new HandWork(
-                HandStepKind.Trim,
+                HandKind.Trim,
                 "trim",
                 $"Take the hoop off the machine, leave the cloth in it, and trim {cloth.Name} close to the {line} of "
                     + $"{part.Name}{holes}.",

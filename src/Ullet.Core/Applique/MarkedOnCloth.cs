@@ -36,7 +36,7 @@ public sealed class MarkedOnCloth : IAppliqueMethod
 
     public HandWork AfterGuide(PieceAtWork work) =>
         new(
-            HandStepKind.CutOut,
+            HandKind.CutOut,
             "cut-out",
             $"Take {work.Cloth.Name} out of the hoop and cut {work.Part.Name} out on its stitched line"
                 + (work.Part.HasHoles ? ", its hole as well" : "")

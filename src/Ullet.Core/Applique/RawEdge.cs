@@ -43,7 +43,7 @@ public sealed class RawEdge : IAppliqueMethod
             new StageAct(StageRole.Cover),
             new HandAct(
                 new HandWork(
-                    HandStepKind.Trim,
+                    HandKind.Trim,
                     "trim",
                     $"Take the hoop off the machine and trim {cloth.Name} round {part.Name}, leaving a margin of "
                         + $"{LengthText.Mm(margin)} outside the stitching.",

@@ -41,7 +41,7 @@ public sealed class SetBehind : IAppliqueMethod
         [
             new HandAct(
                 new HandWork(
-                    HandStepKind.Lay,
+                    HandKind.Lay,
                     "lay",
                     $"Take the hoop off the machine, turn it over, and lay {cloth.Name} face down over the back where {part.Name} "
                         + $"goes; it must be at least {LengthText.AtLeast(size.Width, size.Height)}. Tape its edges, then turn "
@@ -65,7 +65,7 @@ public sealed class SetBehind : IAppliqueMethod
             new StageAct(StageRole.TackDown),
             new HandAct(
                 new HandWork(
-                    HandStepKind.Trim,
+                    HandKind.Trim,
                     "open",
                     $"Take the hoop off the machine, leave the cloth in it, and cut the ground away inside the outline of {part.Name}, "
                         + "close to the stitches.",

@@ -77,14 +77,15 @@ public static class StageNumbers
         string elementId,
         LineSettings line,
         Outline outline,
-        ContentHash outlineKey
+        ContentHash outlineKey,
+        string? purpose = null
     ) =>
         new(
             new StepKey(elementId, StageName(StageRole.Line), 0),
             StageRole.Line,
-            "line",
+            purpose ?? "line",
             project.FindThread(line.ThreadId)?.Id ?? project.Hooping.CoverThreadId,
-            new RunNumbers(line.StitchLength ?? StitchDefaults.RunLength, 0, 1) { IsBean = line.Kind == LineKind.Bean },
+            new RunNumbers(line.StitchLength ?? StitchDefaults.RunLength, 0, line.Passes) { IsBean = line.Kind == LineKind.Bean },
             CoverChoice.Of(new CoverSettings(), ClothPreset.Of(null)),
             outline,
             outlineKey

@@ -9,7 +9,7 @@ namespace Ullet.Core.Applique;
 /// <summary>Stage to needle points, without travel, locks and trims.</summary>
 public sealed class StitchStation : IStation<Stage, StepStitches>
 {
-    public int Version => 5;
+    public int Version => 6;
 
     /// <summary>The thread is not part of the key: another colour has the same needle points.</summary>
     public ContentHash Key(Stage input) =>
@@ -59,6 +59,19 @@ public sealed class StitchStation : IStation<Stage, StepStitches>
             )
             : ZigzagTack.Make(regions, run.Inset, run.Width, cancellation);
 
+    /// <summary>Along a line as often as asked: a closed one round and round, an open one to and fro.</summary>
+    private static ImmutableArray<Point> Along(ImmutableArray<Point> line, RunNumbers numbers)
+    {
+        var once = RunStitch.Along(line, numbers.StitchLength);
+        var isClosed = line.Length > 2 && line[0].DistanceTo(line[^1]) <= Tolerance.Same;
+        var points = once;
+        for (var pass = 1; pass < numbers.Passes; pass++)
+        {
+            points = points.AddRange(isClosed || pass % 2 == 0 ? once.Skip(1) : once.Reverse().Skip(1));
+        }
+        return points;
+    }
+
     private static StepStitches Lines(ImmutableArray<Ring> rings, ImmutableArray<OpenPath> lines, RunNumbers numbers)
     {
         var runs = ImmutableArray.CreateBuilder<StitchRun>();
@@ -74,7 +87,7 @@ public sealed class StitchStation : IStation<Stage, StepStitches>
         }
         foreach (var line in lines)
         {
-            Add(RunStitch.Along(line.Flatten(), numbers.StitchLength));
+            Add(Along(line.Flatten(), numbers));
         }
         return new StepStitches(runs.ToImmutable(), []);
 

@@ -84,6 +84,7 @@ public sealed record AddPiece : Edit
     /// <summary>The first cloth that is neither ground nor stabiliser.</summary>
     internal static Cloth? UsualCloth(Project project) =>
         project.Cloths.FirstOrDefault(cloth =>
-            cloth.Id != project.Hooping.GroundClothId && cloth.Kind != ClothKind.Stabiliser
+            cloth.Id != project.Hooping.GroundClothId
+            && cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip)
         ) ?? project.Cloths.FirstOrDefault();
 }

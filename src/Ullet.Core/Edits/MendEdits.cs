@@ -21,6 +21,7 @@ public static class MendEdits
                 Number = match.Change.Number,
                 Value = match.Change.Value,
             },
+            PutRightMend => new PutRight(),
             ClearCrumbsMend crumbs => new AddOperation { ElementId = crumbs.ElementId, Operation = new ClearCrumbs() },
             BridgeNecksMend necks => new AddOperation
             {

@@ -1,29 +1,22 @@
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
 
 namespace Ullet.Core.Edits;
 
 /// <summary>Adds a line of the user's own to a hand step, or takes it away.</summary>
-public sealed record NoteStep : Edit
+public sealed record NoteStep : StepEdit
 {
     public const int LongestNote = 200;
-
-    public required string StepKey { get; init; }
 
     /// <summary>The line; null or blank for none.</summary>
     public string? Note { get; init; }
 
     public override string Label(Project before) => "Change a note for the hands";
 
-    public override Result<Project> Apply(Project project, EditContext context)
+    private protected override Result<Project> Change(RunStep step, RunSheet sheet, Project project)
     {
-        var key = Projects.StepKey.Parse(StepKey);
-        var known =
-            key is { } parsed
-            && context
-                .Evaluator.Evaluate(project)
-                .RunSheet.Steps.Any(step => step is RunSheets.HandStep && step.Key == parsed);
-        if (key is null || !known)
+        if (step is not HandStep)
         {
             return new Refusal("step-unknown", "stepKey", $"There is no hand step \"{StepKey}\" in this project.");
         }
@@ -36,13 +29,6 @@ public sealed record NoteStep : Edit
                 $"A note is one line of up to {LongestNote} characters; this one has {note.Length}."
             );
         }
-        var rest = project.RunSheet.Steps.RemoveAll(step => step.Key == key);
-        return project with
-        {
-            RunSheet = project.RunSheet with
-            {
-                Steps = note is null ? rest : rest.Add(new StepOverride(key.Value, note)),
-            },
-        };
+        return project with { RunSheet = project.RunSheet.With(Of(project, step.Key) with { Note = note }) };
     }
 }

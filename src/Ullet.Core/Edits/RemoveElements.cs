@@ -33,6 +33,15 @@ public sealed record RemoveElements : Edit
         {
             return found.Refusal!;
         }
+        if (PatternPlaces.Owned(project, found.Value) is { } part)
+        {
+            return new Refusal(
+                "pattern-part",
+                "elementIds",
+                $"{part.Name} is a part of the pattern, which does not work without it. Empty a fill-in instead, or switch its step off."
+            );
+        }
+        project = PatternPlaces.Emptied(project, found.Value);
         var settled = Settled(project, context);
         if (!settled.IsOk)
         {

@@ -3,6 +3,7 @@ using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -24,6 +25,15 @@ public sealed record Evaluated(
 {
     /// <summary>Each element's outline with what its operations made, by element id.</summary>
     public required IReadOnlyDictionary<string, ShapedElement> Shapes { get; init; }
+
+    /// <summary>What each element is sewn as, by element id.</summary>
+    public required IReadOnlyDictionary<string, ElementAtWork> Work { get; init; }
+
+    /// <summary>What lies in the hoop after each step of the run sheet, from the bottom up.</summary>
+    public ImmutableArray<ImmutableArray<PresentLayer>> Layers { get; init; } = [];
+
+    /// <summary>The layers on which a pattern's decoration lies, from the bottom up, pieces left aside; none without a pattern.</summary>
+    public ImmutableArray<PresentLayer> Base { get; init; } = [];
 
     /// <summary>The hoopings in which pieces are marked on their own cloth; each has a stitch file of its own.</summary>
     public ImmutableArray<HoopingOutput> Guides { get; init; } = [];

@@ -3,9 +3,11 @@ using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Lettering;
 using Ullet.Core.Maps;
 using Ullet.Core.Outlines;
+using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -145,9 +147,12 @@ public sealed class Evaluator
                 );
             })
             .ToImmutableArray();
+        var layers = LayerStates.After(runSheet.Steps.Select(step => step is HandStep hand ? hand.Work.Changes : []));
         var findings = Checks.Run(
             new FindingInput(project, outlines, cloths, stitches, program, sheets)
             {
+                RunSheet = runSheet,
+                Plan = PatternShelf.PlanOf(project),
                 Operated = operated,
                 Covers = judged,
             }
@@ -155,9 +160,26 @@ public sealed class Evaluator
         return new Evaluated(project, outlines, cloths, runSheet, stitches, program, sheets, findings)
         {
             Shapes = shapes,
+            Work = work,
+            Layers = layers,
+            Base = BaseOf(project, runSheet, layers),
             Guides = guides,
             StopsOf = stops,
         };
+    }
+
+    /// <summary>What lies in the hoop once the last panel of a pattern lies as it will stay.</summary>
+    private static ImmutableArray<PresentLayer> BaseOf(
+        Project project,
+        RunSheet sheet,
+        ImmutableArray<ImmutableArray<PresentLayer>> layers
+    )
+    {
+        var ready = PatternShelf.PlanOf(project)?.Panels.Select(panel => panel.ReadyAfter).ToHashSet() ?? [];
+        var at = Enumerable.Range(0, sheet.Steps.Length).LastOrDefault(i => ready.Contains(sheet.Steps[i].Key), -1);
+        return at < 0
+            ? []
+            : [.. layers[at].Where(layer => !layer.IsBehind && project.Find(layer.Id) is null)];
     }
 
     private HoopingOutput Marked(Project project, GuideSheet guide, CancellationToken cancellation)
@@ -207,7 +229,16 @@ public sealed class Evaluator
         };
         return new ElementAtWork(
             [],
-            line is null ? null : StageNumbers.Line(project, element.Id, line, shaped.Outline.Whole, shaped.Key)
+            line is null
+                ? null
+                : StageNumbers.Line(
+                    project,
+                    element.Id,
+                    line,
+                    shaped.Outline.Whole,
+                    shaped.Key,
+                    (element as StitchedLine)?.Purpose
+                )
         );
     }
 

@@ -48,6 +48,8 @@ public sealed record EdgeMatchMend(string ElementId, EdgeMend Change) : Mend(Wor
         };
 }
 
+public sealed record PutRightMend() : Mend("Put it right");
+
 public sealed record ClearCrumbsMend(string ElementId) : Mend("Clear the crumbs");
 
 public sealed record BridgeNecksMend(string ElementId, double Width) : Mend($"Widen the bridges to {Width:0.0} mm");

@@ -4,8 +4,10 @@ using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
 using Ullet.Core.Maps;
 using Ullet.Core.Outlines;
+using Ullet.Core.Patterns;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
 using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Findings;
@@ -20,6 +22,12 @@ public sealed record FindingInput(
     ImmutableArray<CutSheet> Sheets
 )
 {
+    /// <summary>The steps in order.</summary>
+    public RunSheet RunSheet { get; init; } = new([]);
+
+    /// <summary>The pattern that the project was made from; null without one.</summary>
+    public PatternPlan? Plan { get; init; }
+
     /// <summary>What was measured on each cover.</summary>
     public ImmutableArray<CoverReport> Covers { get; init; } = [];
 
@@ -49,6 +57,11 @@ public static class Checks
     private static readonly ImmutableArray<ICheck> All =
     [
         new OutsideFieldCheck(),
+        new OrderCheck(),
+        new StopMissingCheck(),
+        new ZoneCheck(),
+        new TurningCheck(),
+        new PanelEdgeCheck(),
         new HolesCheck(),
         new EdgeCoveredCheck(),
         new NarrowPieceCheck(),
@@ -62,6 +75,12 @@ public static class Checks
         new ConstructionUnusedCheck(),
         new FontMissingCheck(),
         new HiddenCheck(),
+        new SmallTextCheck(),
+        new SameElementCheck(),
+        new BobbinCheck(),
+        new ShadowCheck(),
+        new LayerSizeCheck(),
+        new ThreadUnusedCheck(),
     ];
 
     public static ImmutableArray<Finding> Run(FindingInput input) =>

@@ -20,9 +20,9 @@ internal sealed class OutsideFieldCheck : ICheck
         var worst = all.MaxBy(p => Math.Max(Math.Abs(p.X) - field.MaxX, Math.Abs(p.Y) - field.MaxY));
         var over = Math.Max(Math.Abs(worst.X) - field.MaxX, Math.Abs(worst.Y) - field.MaxY);
         var fits = design.Width <= field.Width && design.Height <= field.Height;
-        var hoop = Hoop.Catalogue.FirstOrDefault(hoop =>
-            Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(design)
-        );
+        var hoop = Hoop
+            .Catalogue.SelectMany(hoop => new[] { hoop, hoop.Turned() })
+            .FirstOrDefault(hoop => Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(design));
         Mend? mend =
             fits
                 ? new MoveMend(Shift(design.MinX, design.MaxX, field.MaxX), Shift(design.MinY, design.MaxY, field.MaxY))

@@ -4,15 +4,20 @@ using NetTopologySuite.Geometries.Prepared;
 namespace Ullet.Core.Geometry;
 
 /// <summary>An outline's area that is asked many times what lies in it.</summary>
-internal sealed class AreaIndex(Outline outline)
+internal sealed class AreaIndex(ImmutableArray<Region> regions)
 {
-    private readonly IPreparedGeometry _area = PreparedGeometryFactory.Prepare(PlaneGeometry.From(outline.Flatten()));
+    private readonly IPreparedGeometry _area = PreparedGeometryFactory.Prepare(PlaneGeometry.From(regions));
+
+    internal AreaIndex(Outline outline)
+        : this(outline.Flatten()) { }
 
     internal bool IsEmpty => _area.Geometry.IsEmpty;
 
     internal bool Holds(Point place) => _area.Intersects(PlaneGeometry.Place(place));
 
-    internal bool Meets(Outline other) => _area.Intersects(PlaneGeometry.From(other.Flatten()));
+    internal bool Meets(Outline other) => Meets(other.Flatten());
+
+    internal bool Meets(ImmutableArray<Region> other) => _area.Intersects(PlaneGeometry.From(other));
 
     /// <summary>Where a polyline passes in or out of the area, as distances along it, mm.</summary>
     internal IEnumerable<double> Crossings(ImmutableArray<Point> points, ArcLength along)

@@ -4,16 +4,6 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Layers;
 
-/// <summary>What hands may have to do between two stitch steps.</summary>
-public enum HandStepKind
-{
-    HoopUp,
-    Lay,
-    Trim,
-    Finish,
-    CutOut,
-}
-
 /// <summary>What hands do, in words, and what it changes in the layers.</summary>
 /// <param name="Kind">The kind of work.</param>
 /// <param name="Name">Part of the step's key: "lay", "trim".</param>
@@ -22,7 +12,7 @@ public enum HandStepKind
 /// <param name="HoopOff">True when the hoop is taken off the machine for it.</param>
 /// <param name="Changes">What lies in the hoop from here on.</param>
 public sealed record HandWork(
-    HandStepKind Kind,
+    HandKind Kind,
     string Name,
     string Text,
     string? Warning,
@@ -30,6 +20,9 @@ public sealed record HandWork(
     ImmutableArray<LayerChange> Changes
 )
 {
+    /// <summary>What to check before pressing start, or null.</summary>
+    public string? Check { get; init; }
+
     /// <summary>The layer of the cloth that is hooped.</summary>
     public const string GroundLayer = "ground";
 }
@@ -50,3 +43,9 @@ public sealed record LayerTrimmed(string LayerId, ImmutableArray<Region> Area) :
 
 /// <summary>A window is cut into a layer, mm.</summary>
 public sealed record LayerOpened(string LayerId, ImmutableArray<Region> Area) : LayerChange(LayerId);
+
+/// <summary>A layer is folded over: it takes another area from here on, mm, and shows the other face.</summary>
+public sealed record LayerFolded(string LayerId, bool FaceUp, ImmutableArray<Region> Area) : LayerChange(LayerId);
+
+/// <summary>A layer is taken out of the hoop.</summary>
+public sealed record LayerRemoved(string LayerId) : LayerChange(LayerId);

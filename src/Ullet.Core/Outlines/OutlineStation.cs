@@ -35,10 +35,12 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
                     Operations = [],
                     EdgeTouches = [],
                     IsConstruction = false,
+                    PatternPart = null,
                 },
                 $"words-{Version}-{fonts.Find(words.FontId)?.ContentKey}"
             ),
             StitchedLine line => ContentHash.Of(new LineInput(line.Line, line.Box), $"line-{Version}"),
+            Zone zone => ContentHash.Of(new PieceInput(zone.Shape, zone.Box, []), $"zone-{Version}"),
             _ => throw new ArgumentException($"No outline for {input.GetType().Name}.", nameof(input)),
         };
 
@@ -54,6 +56,10 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
                 {
                     Lines = [.. line.Line.Lines.Select(drawn => new OpenPath(DrawnContour.Curves(drawn)))],
                 }.InBox(line.Box),
+                []
+            ),
+            Zone zone => new ElementOutline(
+                ShapeContours.Outline(zone.Shape, zone.Box.Width, zone.Box.Height).InBox(zone.Box),
                 []
             ),
             _ => throw new ArgumentException($"No outline for {input.GetType().Name}.", nameof(input)),

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -23,7 +25,7 @@ public sealed record ProgramInput(
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 3;
+    public int Version => 4;
 
     public ContentHash Key(ProgramInput input)
     {
@@ -48,6 +50,11 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                         step.Key,
                         step.OwnerName,
                         hand.Work.Text,
+                        hand.Work.Kind,
+                        hand.Work.Warning,
+                        hand.Work.Check,
+                        hand.Work.HoopOff,
+                        Changes = hand.Work.Changes.Select(change => ChangeKey(change)),
                         hand.Note,
                     },
                     "hand"
@@ -70,6 +77,36 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         var outlines = input.RunSheet.Steps.OfType<StitchStep>().Select(step => step.Stage.OutlineKey);
         return ContentHash.Combine([frame, .. steps, .. outlines]);
     }
+
+    /// <summary>What stands for a change of layers in the key; areas that follow from outlines are counted by those.</summary>
+    private static object ChangeKey(LayerChange change) =>
+        change switch
+        {
+            LayerLaid laid => (object)
+                new
+                {
+                    laid.LayerId,
+                    laid.Name,
+                    laid.FaceUp,
+                    laid.IsBeneath,
+                    Cloth = laid.Cloth.Id,
+                    Box = BoxOf(laid.Area),
+                },
+            LayerFolded folded => new
+            {
+                folded.LayerId,
+                folded.FaceUp,
+                Box = BoxOf(folded.Area),
+            },
+            LayerTrimmed trimmed => new { trimmed.LayerId, Box = BoxOf(trimmed.Area) },
+            LayerOpened opened => new { opened.LayerId, Box = BoxOf(opened.Area) },
+            _ => new { change.LayerId },
+        };
+
+    private static Box BoxOf(ImmutableArray<Region> area) =>
+        area.Aggregate(Box.Empty, (box, region) => box.Union(region.Bounds())) is { IsEmpty: false } some
+            ? some
+            : new Box(0, 0, 0, 0);
 
     public StitchProgram Compute(ProgramInput input, CancellationToken cancellation)
     {
@@ -105,6 +142,9 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                         hand.Work.HoopOff,
                         hand.Work.Changes
                     )
+                    {
+                        Check = hand.Work.Check,
+                    }
                 );
                 freshBlock = true;
                 continue;

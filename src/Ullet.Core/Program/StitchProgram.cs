@@ -15,6 +15,9 @@ public sealed record StitchProgram(
     ImmutableArray<ProgramStep> Steps
 )
 {
+    /// <summary>What was found to stop an export that was made all the same, a sentence each.</summary>
+    public ImmutableArray<string> Cautions { get; init; } = [];
+
     /// <summary>Needle points of all steps.</summary>
     public int StitchCount => Steps.OfType<ProgramStitches>().Sum(step => step.StitchCount);
 
@@ -55,13 +58,17 @@ public sealed record ProgramStitches(
 public sealed record ProgramHands(
     StepKey Key,
     string OwnerName,
-    HandStepKind Kind,
+    HandKind Kind,
     string Text,
     string? Warning,
     string? Note,
     bool HoopOff,
     ImmutableArray<LayerChange> Changes
-) : ProgramStep(Key, OwnerName);
+) : ProgramStep(Key, OwnerName)
+{
+    /// <summary>What to check before pressing start, or null.</summary>
+    public string? Check { get; init; }
+}
 
 public enum NeedleKind
 {

@@ -40,6 +40,12 @@ public enum ClothKind
     Fleece,
     Jersey,
     Organza,
+
+    /// <summary>Soft filling: never on the outside.</summary>
+    Batting,
+
+    /// <summary>A zip of nylon coil with its tape; its teeth are sewn across.</summary>
+    Zip,
 }
 
 public enum ClothTexture

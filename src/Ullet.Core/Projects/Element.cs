@@ -8,6 +8,7 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(Piece), "piece")]
 [JsonDerivedType(typeof(Words), "lettering")]
 [JsonDerivedType(typeof(StitchedLine), "line")]
+[JsonDerivedType(typeof(Zone), "zone")]
 public abstract record Element
 {
     /// <summary>Names the element for ever.</summary>
@@ -34,6 +35,9 @@ public abstract record Element
 
     /// <summary>A construction shape is neither sewn nor cut; it only serves other elements' operations.</summary>
     public bool IsConstruction { get; init; }
+
+    /// <summary>Which part of the project's pattern it is; null for one made by hand. Parts keep their names at every size.</summary>
+    public string? PatternPart { get; init; }
 
     /// <summary>The elements that its operations use, muted ones counted.</summary>
     public IEnumerable<string> SourceIds() => Operations.SelectMany(operation => operation.Sources);

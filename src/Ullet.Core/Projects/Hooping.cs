@@ -39,6 +39,9 @@ public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
         new("240 × 360", 240, 360),
     ];
 
+    /// <summary>The same hoop used sideways.</summary>
+    public Hoop Turned() => new($"{FieldHeight:0} × {FieldWidth:0}", FieldHeight, FieldWidth);
+
     /// <summary>The hoop whose field has this width and height, or null.</summary>
     public static Hoop? OfField(double width, double height) =>
         Catalogue.FirstOrDefault(hoop =>

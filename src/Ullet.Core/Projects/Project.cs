@@ -6,7 +6,7 @@ namespace Ullet.Core.Projects;
 public sealed record Project
 {
     /// <summary>The schema that this build writes. Older documents are raised to it when read.</summary>
-    public const int CurrentSchema = 4;
+    public const int CurrentSchema = 5;
 
     public int SchemaVersion { get; init; } = CurrentSchema;
 
@@ -27,6 +27,9 @@ public sealed record Project
     public RunSheetOverrides RunSheet { get; init; } = new();
 
     public CutSettings Cut { get; init; } = new();
+
+    /// <summary>The pattern that it was made from; null for one made by hand.</summary>
+    public PatternUse? Pattern { get; init; }
 
     /// <summary>What was chosen last; new pieces begin with it.</summary>
     public Habits Habits { get; init; } = new();

@@ -10,7 +10,21 @@ public sealed record RunSheetOverrides
 
     public ImmutableArray<StepOverride> Steps { get; init; } = [];
 
+    /// <summary>The order that the user gave the steps; empty for the planner's own. Steps that it does not name go where the
+    /// rules have room for them.</summary>
+    public ImmutableArray<StepKey> Sequence { get; init; } = [];
+
+    /// <summary>Hand steps of the user's own.</summary>
+    public ImmutableArray<UserHandStep> Hands { get; init; } = [];
+
     public StepOverride? Of(StepKey key) => Steps.FirstOrDefault(step => step.Key == key);
+
+    /// <summary>These overrides with one changed; one that says nothing is left out.</summary>
+    public RunSheetOverrides With(StepOverride changed)
+    {
+        var rest = Steps.RemoveAll(step => step.Key == changed.Key);
+        return this with { Steps = changed.IsNone ? rest : rest.Add(changed) };
+    }
 }
 
 /// <summary>In which order the pieces of a project are sewn.</summary>
@@ -23,7 +37,74 @@ public enum StitchOrder
     Together,
 }
 
-/// <summary>One decision about one step.</summary>
+/// <summary>What was decided about one step.</summary>
 /// <param name="Key">The step.</param>
 /// <param name="Note">A line of the user's own, shown with the hand step and written to the stitch file.</param>
-public sealed record StepOverride(StepKey Key, string? Note);
+public sealed record StepOverride(StepKey Key, string? Note)
+{
+    /// <summary>True to keep it in its place among the other steps that are held.</summary>
+    public bool IsHeld { get; init; }
+
+    /// <summary>True for an optional step that is listed but not done.</summary>
+    public bool IsOff { get; init; }
+
+    /// <summary>True when it says nothing.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool IsNone => Note is null && !IsHeld && !IsOff;
+}
+
+/// <summary>A hand step that the user added.</summary>
+/// <param name="Id">Names it for ever; it owns a step of the run sheet.</param>
+/// <param name="Kind">The kind of work.</param>
+/// <param name="Text">What hands do.</param>
+public sealed record UserHandStep(string Id, HandKind Kind, string Text)
+{
+    /// <summary>What must not go wrong, or null.</summary>
+    public string? Warning { get; init; }
+
+    /// <summary>What to check before pressing start, or null.</summary>
+    public string? Check { get; init; }
+
+    public bool HoopOff { get; init; }
+
+    /// <summary>The cloth that is laid, by a step that lays one.</summary>
+    public string? ClothId { get; init; }
+
+    /// <summary>The area that it takes; null for the whole field.</summary>
+    public ElementBox? Area { get; init; }
+
+    public bool FaceDown { get; init; }
+
+    /// <summary>True to lay it beneath everything that is hooped.</summary>
+    public bool IsBeneath { get; init; }
+
+    /// <summary>The layer that is taken away, by a step that removes one.</summary>
+    public string? LayerId { get; init; }
+
+    /// <summary>Names its step.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public StepKey Key => new(Id, "hand", 0);
+}
+
+/// <summary>What hands may have to do between two stitch steps.</summary>
+public enum HandKind
+{
+    HoopUp,
+    Lay,
+    Trim,
+    Finish,
+    CutOut,
+    Fold,
+
+    /// <summary>Turn the hoop over and lay a cloth on its back.</summary>
+    LayBehind,
+    OpenZip,
+    CloseZip,
+    Insert,
+    Tape,
+    Remove,
+    Press,
+    Turn,
+    ChangeBobbin,
+    FreeText,
+}

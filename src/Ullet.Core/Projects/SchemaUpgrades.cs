@@ -15,13 +15,15 @@ public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> st
     /// <summary>The steps of this build. From 1 to 2 lettering, lines, groups, locks and photo swatches came in, all of
     /// them with defaults, so nothing of an older document has to be rewritten. From 2 to 3 operations came in, and a drawing
     /// may hold several lines. From 3 to 4 methods, kinds of covers, stretches with numbers of their own, habits and the order
-    /// of pieces came in, all of them with defaults.</summary>
+    /// of pieces came in, all of them with defaults. From 4 to 5 zones, patterns, the user's own order and hand steps came in,
+    /// all of them with defaults.</summary>
     public static readonly SchemaUpgrades Shipped = new(
         Project.CurrentSchema,
         [
             new SchemaUpgrade(1, json => json),
             new SchemaUpgrade(2, DrawingsOfLines.Raise),
             new SchemaUpgrade(3, json => json),
+            new SchemaUpgrade(4, json => json),
         ]
     );
 

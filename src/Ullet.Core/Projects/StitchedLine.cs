@@ -7,6 +7,9 @@ public sealed record StitchedLine : Element
     public required DrawnShape Line { get; init; }
 
     public LineSettings Stitching { get; init; } = new();
+
+    /// <summary>What it is for in the trade's words ("closing seam"); null for a line of no special kind.</summary>
+    public string? Purpose { get; init; }
 }
 
 /// <summary>How a line without cloth is sewn.</summary>
@@ -19,6 +22,9 @@ public sealed record LineSettings
 
     /// <summary>mm; null for the usual length.</summary>
     public double? StitchLength { get; init; }
+
+    /// <summary>How often it is sewn over: a seam that bears load goes round twice. 1 to 3.</summary>
+    public int Passes { get; init; } = 1;
 }
 
 /// <summary>The stitch of a line.</summary>

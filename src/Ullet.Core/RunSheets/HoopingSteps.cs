@@ -24,7 +24,7 @@ internal static class HoopingSteps
             .Aggregate("", (text, name) => $"{text}, with {name} face up on top");
         var area = FieldArea(project);
         return new HandWork(
-            HandStepKind.HoopUp,
+            HandKind.HoopUp,
             "hoop-up",
             $"Hoop {ground.Name} over {stabiliser.Name}{together} in the {project.Hooping.Hoop.Name} mm hoop, flat and drum-tight; "
                 + $"all of it must reach past the hoop all round. {Advice(units, ground)}",
@@ -47,7 +47,7 @@ internal static class HoopingSteps
     /// <summary>Hoop a cloth alone, to mark pieces on it.</summary>
     internal static HandWork HoopUpAlone(Project project, Cloth cloth) =>
         new(
-            HandStepKind.HoopUp,
+            HandKind.HoopUp,
             "hoop-up",
             $"Hoop {cloth.Name} alone in the {project.Hooping.Hoop.Name} mm hoop, face up, with a light tear-away stabiliser if it "
                 + $"is soft. Needle: {ClothPreset.Of(cloth).Needle}.",
@@ -60,7 +60,7 @@ internal static class HoopingSteps
     {
         var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
         return new HandWork(
-            HandStepKind.Finish,
+            HandKind.Finish,
             "finish",
             $"Take the work out of the hoop, trim the thread ends, and remove what {stabiliser.Name} allows.",
             null,

@@ -1,15 +1,13 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Layers;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
 
-/// <summary>Makes the run sheet: hoop up, then the pieces one by one or together, then finish.</summary>
-/// <remarks>Either way a piece's steps keep their method's order, and a piece is laid only after whatever it covers has been
-/// tacked down.</remarks>
+/// <summary>Makes the run sheet: of all orders that keep the rules the cheapest, or the user's own order, judged.</summary>
 public static class Planner
 {
+    /// <summary>The run sheet of the project's own hooping.</summary>
     /// <param name="project">The document.</param>
     /// <param name="work">The stages of each element, by element id.</param>
     /// <param name="order">One by one or together; null for as the document says.</param>
@@ -19,20 +17,31 @@ public static class Planner
         StitchOrder? order = null
     )
     {
-        var units = Units(project, work).ToList();
-        var hooping = project.Hooping;
-        var steps = ImmutableArray.CreateBuilder<RunStep>();
-        steps.Add(Hand(project, hooping.Id, hooping.Name, HoopingSteps.HoopUp(project, units)));
-        steps.AddRange(
-            (order ?? project.RunSheet.Order) == StitchOrder.Together
-                ? TogetherOrder.Of(units)
-                : units.SelectMany(unit => unit.Acts.Select(act => act.Step))
-        );
-        if (steps.Count > 1)
+        var (facts, off) = StepGathering.Of(project, work);
+        var steps = facts.Steps().ToList();
+        var graph = new OrderGraph(steps, OrderRules.Of(facts, withHeld: false));
+        var (planned, isProven) = Cheapest(facts, graph, order ?? project.RunSheet.Order);
+        var isOwn = order is null && !project.RunSheet.Sequence.IsEmpty;
+        var sequence = isOwn ? UserOrder.Of(project.RunSheet.Sequence, graph, planned) : planned;
+        return new RunSheet([.. sequence.Select(i => steps[i])])
         {
-            steps.Add(Hand(project, hooping.Id, hooping.Name, HoopingSteps.Finish(project)));
-        }
-        return new RunSheet(steps.ToImmutable());
+            Off = off,
+            Order = Report(facts, graph, sequence, isOwn, isProven),
+        };
+    }
+
+    /// <summary>The legal order that is nearest to the user's own, held steps kept in their order.</summary>
+    /// <returns>The steps in order; none when the held steps leave no legal order.</returns>
+    public static ImmutableArray<StepKey>? PutRight(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
+    {
+        var (facts, _) = StepGathering.Of(project, work);
+        var steps = facts.Steps().ToList();
+        var bare = new OrderGraph(steps, OrderRules.Of(facts, withHeld: false));
+        var (planned, _) = Cheapest(facts, bare, project.RunSheet.Order);
+        var graph = new OrderGraph(steps, OrderRules.Of(facts, withHeld: true));
+        var wished = OrderGraph.Places(UserOrder.Of(project.RunSheet.Sequence, bare, planned));
+        var sorted = graph.Sorted(wished);
+        return sorted.Count < steps.Count ? null : [.. sorted.Select(i => steps[i].Key)];
     }
 
     /// <summary>The run sheets of cut guides: one hooping for each cloth that pieces are marked on.</summary>
@@ -48,12 +57,126 @@ public static class Planner
                 .Select(group => Guide(project, [.. group])),
         ];
 
+    /// <summary>The cheapest legal order; one that is not proven is never dearer than the one it began with.</summary>
+    private static (List<int> Order, bool IsProven) Cheapest(OrderFacts facts, OrderGraph graph, StitchOrder order)
+    {
+        var begun = graph.Sorted(OrderGraph.Places(Begun(facts, graph, order)));
+        var blocks = Blocks(facts, graph, order);
+        var blockOf = new int[graph.Steps.Count];
+        for (var block = 0; block < blocks.Count; block++)
+        {
+            foreach (var step in blocks[block])
+            {
+                blockOf[step] = block;
+            }
+        }
+        var before = blocks
+            .Select(
+                (steps, block) =>
+                    (IReadOnlyCollection<int>)
+                        steps.SelectMany(graph.Before).Select(step => blockOf[step]).Where(other => other != block).ToHashSet()
+            )
+            .ToList();
+        var places = OrderGraph.Places(begun);
+        var wished = OrderGraph.Places([.. blocks.Select((_, i) => i).OrderBy(i => places[blocks[i][0]])]);
+        if (Circular(before))
+        {
+            // Pieces that must wait for one another amid their steps can't be sewn one by one.
+            return order == StitchOrder.OneByOne ? Cheapest(facts, graph, StitchOrder.Together) : (begun, false);
+        }
+        var (found, isProven) = OrderSearch.Best(
+            [.. blocks.Select(block => block.Select(step => graph.Steps[step]).ToImmutableArray())],
+            before,
+            wished
+        );
+        var cheapest = found.SelectMany(block => blocks[block]).ToList();
+        return
+            !isProven
+            && OrderCost.Of(begun.Select(i => graph.Steps[i])) <= OrderCost.Of(cheapest.Select(i => graph.Steps[i]))
+            ? (begun, false)
+            : (cheapest, isProven);
+    }
+
+    private static bool Circular(List<IReadOnlyCollection<int>> before)
+    {
+        var done = new HashSet<int>();
+        while (
+            Enumerable.Range(0, before.Count).FirstOrDefault(i => !done.Contains(i) && before[i].All(done.Contains), -1)
+            is >= 0 and var next
+        )
+        {
+            done.Add(next);
+        }
+        return done.Count < before.Count;
+    }
+
+    /// <summary>Steps that stay together: a piece's when pieces are finished one by one, else each alone.</summary>
+    private static List<List<int>> Blocks(OrderFacts facts, OrderGraph graph, StitchOrder order)
+    {
+        var blocks = new List<List<int>>();
+        var units = facts.Units.SelectMany(unit => unit.Acts.Select(act => graph.NumberOf(act.Step.Key))).ToHashSet();
+        blocks.AddRange(Enumerable.Range(0, graph.Steps.Count).Where(i => !units.Contains(i)).Select(i => new List<int> { i }));
+        foreach (var unit in facts.Units)
+        {
+            var own = unit.Acts.Select(act => graph.NumberOf(act.Step.Key));
+            blocks.AddRange(order == StitchOrder.OneByOne ? [[.. own]] : own.Select(i => new List<int> { i }));
+        }
+        return blocks;
+    }
+
+    /// <summary>The order that is kept where costs are equal, by step numbers.</summary>
+    private static List<int> Begun(OrderFacts facts, OrderGraph graph, StitchOrder order)
+    {
+        var units =
+            order == StitchOrder.Together
+                ? TogetherOrder.Of([.. facts.Units], facts.Over)
+                : facts.Units.SelectMany(unit => unit.Acts.Select(act => act.Step));
+        return
+        [
+            .. facts
+                .Frame.First.Concat(facts.Acts.Select(act => act.Step))
+                .Concat(units)
+                .Concat(facts.Frame.Own)
+                .Concat(facts.Frame.Last)
+                .Select(step => graph.NumberOf(step.Key)),
+        ];
+    }
+
+    private static OrderReport Report(
+        OrderFacts facts,
+        OrderGraph graph,
+        List<int> sequence,
+        bool isOwn,
+        bool isProven
+    )
+    {
+        var places = OrderGraph.Places(sequence);
+        var frame = facts.Frame.First.Concat(facts.Frame.Last).Select(step => graph.NumberOf(step.Key)).ToHashSet();
+        bool IsTied(int step, int other) =>
+            !frame.Contains(other) && graph.Steps[other].OwnerId != graph.Steps[step].OwnerId;
+        return new OrderReport(
+            [.. graph.Broken(sequence)],
+            graph.Steps.Select((step, i) => (step.Key, graph.Room(i, places))).ToImmutableDictionary(p => p.Key, p => p.Item2),
+            [
+                .. Enumerable
+                    .Range(0, graph.Steps.Count)
+                    .Where(i =>
+                        !frame.Contains(i) && !graph.Before(i).Concat(graph.After(i)).Any(other => IsTied(i, other))
+                    )
+                    .Select(i => graph.Steps[i].Key),
+            ],
+            isOwn,
+            isProven && !isOwn,
+            HeldSteps.ToRelease(facts, graph.Steps)
+        );
+    }
+
     private static GuideSheet Guide(Project project, List<KeyedPiece> pieces)
     {
         var cloth = pieces[0].Work.Cloth;
         var (id, name) = ($"guide-{cloth.Id}", $"Cut guides on {cloth.Name}");
         var steps = ImmutableArray.CreateBuilder<RunStep>();
-        steps.Add(Hand(project, id, name, HoopingSteps.HoopUpAlone(project, cloth)));
+        steps.Add(StepGathering.Hand(project, id, name, HoopingSteps.HoopUpAlone(project, cloth)));
         foreach (var piece in pieces)
         {
             var part = piece.Work.Part;
@@ -65,66 +188,9 @@ public static class Planner
             var part = piece.Work.Part;
             if (AppliqueMethods.Of(part.Element.Method).AfterGuide(piece.Work) is { } work)
             {
-                steps.Add(Hand(project, part.Element.Id, part.Name, work, part.Ordinal));
+                steps.Add(StepGathering.Hand(project, part.Element.Id, part.Name, work, part.Ordinal));
             }
         }
         return new GuideSheet(id, name, cloth, new RunSheet(steps.ToImmutable()));
-    }
-
-    /// <summary>Pieces and lines from the bottom of the stack, each with its steps in its method's order.</summary>
-    private static IEnumerable<SewnUnit> Units(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
-    {
-        foreach (var element in project.Elements)
-        {
-            var at = work[element.Id];
-            foreach (var piece in at.Pieces)
-            {
-                yield return new SewnUnit(piece.Work, piece.Work.Edge, [.. Acts(project, piece)]);
-            }
-            if (at.Line is { } line)
-            {
-                yield return new SewnUnit(
-                    null,
-                    line.Outline,
-                    [new UnitAct(UnitPhase.Cover, new StitchStep(line.Key, element.Id, element.Name, line))]
-                );
-            }
-        }
-    }
-
-    private static IEnumerable<UnitAct> Acts(Project project, KeyedPiece piece)
-    {
-        var work = piece.Work;
-        var (part, element) = (work.Part, work.Part.Element);
-        var acts = AppliqueMethods.Of(element.Method).Acts(work);
-        for (var i = 0; i < acts.Length; i++)
-        {
-            var handsFollow = acts.Skip(i + 1).Any(act => act is HandAct);
-            if (acts[i] is StageAct stage && !element.Stages.IsOff(stage.Role))
-            {
-                var isCover = stage.Role == StageRole.Cover;
-                if (isCover && work.Visible is { WholeRings.IsEmpty: true, Stretches.IsEmpty: true })
-                {
-                    continue;
-                }
-                var resolved = StageNumbers.Resolve(project, work, stage.Role, isCover ? piece.EdgeKey : piece.LaidKey);
-                var phase =
-                    stage.Role == StageRole.Placement ? UnitPhase.Placement
-                    : isCover && !handsFollow ? UnitPhase.Cover
-                    : UnitPhase.TackDown;
-                yield return new UnitAct(phase, new StitchStep(resolved.Key, element.Id, part.Name, resolved));
-            }
-            else if (acts[i] is HandAct hand)
-            {
-                var phase = hand.Work.Kind == HandStepKind.Lay ? UnitPhase.Lay : UnitPhase.Trim;
-                yield return new UnitAct(phase, Hand(project, element.Id, part.Name, hand.Work, part.Ordinal));
-            }
-        }
-    }
-
-    private static HandStep Hand(Project project, string ownerId, string ownerName, HandWork work, int ordinal = 0)
-    {
-        var key = new StepKey(ownerId, work.Name, ordinal);
-        return new HandStep(key, ownerId, ownerName, work, project.RunSheet.Of(key)?.Note);
     }
 }

@@ -8,11 +8,44 @@ namespace Ullet.Core.RunSheets;
 /// <summary>What happens when: stitch steps and hand steps in turn.</summary>
 public sealed record RunSheet(ImmutableArray<RunStep> Steps)
 {
+    /// <summary>Optional steps that are switched off: listed, not done.</summary>
+    public ImmutableArray<RunStep> Off { get; init; } = [];
+
+    /// <summary>How its order stands against the rules.</summary>
+    public OrderReport Order { get; init; } = OrderReport.None;
+
     /// <summary>How often the machine stops for hands: hand steps in a row are one stop.</summary>
     public int StopCount =>
         Enumerable
             .Range(1, Math.Max(0, Steps.Length - 1))
             .Count(i => Steps[i - 1] is StitchStep && Steps[i] is HandStep);
+}
+
+/// <summary>How an order stands against the rules.</summary>
+/// <param name="Broken">What it breaks; nothing when it is legal.</param>
+/// <param name="Rooms">Where each step may stand while all others keep their order: first and last place, counted from 0.</param>
+/// <param name="Free">The steps that nothing but hooping up and finishing ties to steps of other elements.</param>
+/// <param name="IsUsersOwn">True when the user gave it, false when the planner made it.</param>
+/// <param name="IsProvenBest">True when no cheaper legal order exists; not judged of an order of the user's own.</param>
+/// <param name="Release">The smallest set of held steps that must be let go before any order is legal; nothing when one is.</param>
+public sealed record OrderReport(
+    ImmutableArray<Precedence> Broken,
+    ImmutableDictionary<StepKey, (int First, int Last)> Rooms,
+    ImmutableHashSet<StepKey> Free,
+    bool IsUsersOwn,
+    bool IsProvenBest,
+    ImmutableArray<StepKey> Release
+)
+{
+    /// <summary>Of a run sheet in which nothing can be moved.</summary>
+    public static readonly OrderReport None = new(
+        [],
+        ImmutableDictionary<StepKey, (int, int)>.Empty,
+        [],
+        false,
+        true,
+        []
+    );
 }
 
 /// <summary>A hooping of its own in which pieces are marked on their cloth.</summary>

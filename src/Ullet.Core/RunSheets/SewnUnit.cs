@@ -23,6 +23,9 @@ internal sealed record UnitAct(UnitPhase Phase, RunStep Step);
 /// <param name="Acts">Its steps in its method's order.</param>
 internal sealed record SewnUnit(PieceAtWork? Work, Outline Outline, ImmutableArray<UnitAct> Acts)
 {
+    /// <summary>What a person calls it.</summary>
+    internal string Name => Acts.IsEmpty ? "" : Acts[0].Step.OwnerName;
+
     /// <summary>True when its cover hides whatever ends under its edge.</summary>
     internal bool HidesTuck =>
         Work is { } work

@@ -8,11 +8,10 @@ namespace Ullet.Core.RunSheets;
 /// something is laid over.</remarks>
 internal static class TogetherOrder
 {
-    internal static IEnumerable<RunStep> Of(List<SewnUnit> units)
+    internal static IEnumerable<RunStep> Of(List<SewnUnit> units, List<int>[] over)
     {
-        var over = Over(units);
         var levels = Levels(units, over);
-        var early = Early(units, over);
+        var early = Overlaps.Early(units, over);
         foreach (var level in Enumerable.Range(0, levels.DefaultIfEmpty(-1).Max() + 1))
         {
             var own = Shortest([.. Enumerable.Range(0, units.Count).Where(i => levels[i] == level)], units);
@@ -40,35 +39,6 @@ internal static class TogetherOrder
     private static IEnumerable<RunStep> StepsOf(SewnUnit unit, UnitPhase phase) =>
         unit.Acts.Where(act => act.Phase == phase).Select(act => act.Step);
 
-    /// <summary>For each unit those on top of it that it touches.</summary>
-    private static List<int>[] Over(List<SewnUnit> units)
-    {
-        var boxes = units.ConvertAll(unit => unit.Outline.Bounds());
-        var over = units.ConvertAll(_ => new List<int>()).ToArray();
-        for (var low = 0; low < units.Count; low++)
-        {
-            AreaIndex? area = null;
-            for (var high = low + 1; high < units.Count; high++)
-            {
-                if (!boxes[low].Overlaps(boxes[high]))
-                {
-                    continue;
-                }
-                area ??= new AreaIndex(units[low].Outline);
-                // A line has no area; its box decides.
-                if (
-                    units[low].Outline.Parts.IsEmpty
-                    || units[high].Outline.Parts.IsEmpty
-                    || area.Meets(units[high].Outline)
-                )
-                {
-                    over[low].Add(high);
-                }
-            }
-        }
-        return over;
-    }
-
     private static int[] Levels(List<SewnUnit> units, List<int>[] over)
     {
         var levels = new int[units.Count];
@@ -80,20 +50,6 @@ internal static class TogetherOrder
             }
         }
         return levels;
-    }
-
-    /// <summary>Whether a unit's cover, or line, must be sewn before the next level is laid.</summary>
-    private static bool[] Early(List<SewnUnit> units, List<int>[] over)
-    {
-        var early = new bool[units.Count];
-        for (var i = units.Count - 1; i >= 0; i--)
-        {
-            early[i] = over[i]
-                .Exists(high =>
-                    units[high].Work is null ? early[high] : units[i].Work is null || !units[high].HidesTuck
-                );
-        }
-        return early;
     }
 
     /// <summary>The units in an order of little travel: always the nearest next, from the first one.</summary>

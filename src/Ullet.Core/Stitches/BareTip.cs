@@ -13,7 +13,7 @@ internal static class BareTip
     private const int Beside = 7;
 
     /// <summary>A stroke is worth a change for more bare places than this.</summary>
-    internal const int Few = 1;
+    internal const int Few = 4;
 
     internal static bool IsShortened(NeedleChain chain, int i)
     {

@@ -1,5 +1,5 @@
-using Ullet.Core.Layers;
 using Ullet.Core.Program;
+using Ullet.Core.Projects;
 
 namespace Ullet.Core.Timing;
 
@@ -38,12 +38,18 @@ public static class StepTimes
         return seconds;
     }
 
-    private static double HandSeconds(HandStepKind kind) =>
+    private static double HandSeconds(HandKind kind) =>
         kind switch
         {
-            HandStepKind.HoopUp => 180,
-            HandStepKind.Lay => 45,
-            HandStepKind.Trim => 150,
+            HandKind.HoopUp => 180,
+            HandKind.Lay => 45,
+            HandKind.Trim => 150,
+            HandKind.LayBehind => 90,
+            HandKind.Fold or HandKind.Press => 60,
+            HandKind.OpenZip or HandKind.CloseZip or HandKind.Insert or HandKind.Tape or HandKind.Remove => 30,
+            HandKind.ChangeBobbin => 60,
+            HandKind.Turn => 180,
+            HandKind.FreeText => 60,
             _ => 120,
         };
 }

@@ -1,5 +1,6 @@
 using SkiaSharp;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Patterns;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Timing;
@@ -23,6 +24,7 @@ public static class InstructionSheet
         {
             using var pen = new PdfPen(document, PageWidth, PageHeight, Margin);
             Head(pen, evaluated, photos);
+            Cautions(pen, evaluated.Program);
             Cuts(pen, evaluated);
             foreach (var guide in evaluated.Guides)
             {
@@ -76,9 +78,30 @@ public static class InstructionSheet
         pen.DownTo(Margin + PictureSide + 24);
     }
 
+    /// <summary>What stood against this export, which was made all the same.</summary>
+    private static void Cautions(PdfPen pen, StitchProgram program)
+    {
+        foreach (var caution in program.Cautions)
+        {
+            pen.Write($"Made against a check: {caution}", 11, bold: true);
+        }
+        pen.Space(program.Cautions.IsEmpty ? 0 : 10);
+    }
+
     private static void Cuts(PdfPen pen, Evaluated evaluated)
     {
         pen.Write("Cut first", 13, bold: true);
+        foreach (var need in PatternShelf.PlanOf(evaluated.Project)?.Cloths ?? [])
+        {
+            var cloth = evaluated.Project.FindCloth(need.Cloth.Id) ?? need.Cloth;
+            var size = need.Width > 0 ? $", {need.Count} of at least {LengthText.AtLeast(need.Width, need.Height)}" : "";
+            var advice = need.Advice is { } more ? $" ({more})" : "";
+            pen.Write($"{cloth.Name}: {need.Use}{size}{advice}", 10.5f);
+        }
+        foreach (var advice in PatternShelf.PlanOf(evaluated.Project)?.Advice ?? [])
+        {
+            pen.Write(advice, 10.5f);
+        }
         foreach (var sheet in evaluated.Sheets)
         {
             foreach (var shape in sheet.Shapes.Select(placed => placed.Shape))
@@ -108,6 +131,10 @@ public static class InstructionSheet
                 if (hands.Warning is { } warning)
                 {
                     pen.Write(warning, 10.5f, bold: true, indent: 18);
+                }
+                if (hands.Check is { } check)
+                {
+                    pen.Write($"Check: {check}", 10.5f, indent: 18);
                 }
                 if (hands.Note is { } note)
                 {

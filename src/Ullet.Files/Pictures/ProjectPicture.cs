@@ -68,6 +68,11 @@ public static class ProjectPicture
     {
         var project = evaluated.Project;
         cloths.Fill(canvas, project.FindCloth(project.Hooping.GroundClothId)!);
+        foreach (var layer in evaluated.Base)
+        {
+            using var path = PathOf(layer.Area);
+            cloths.Lay(canvas, path, layer.Cloth);
+        }
         foreach (var element in project.Elements)
         {
             var steps = evaluated

@@ -32,8 +32,8 @@ public static class StitchListExport
                 && (a.Thread, a.Block, a.StopAfter) == (b.Thread, b.Block, b.StopAfter)
                 && a.Commands.Length == b.Commands.Length
                 && a.Commands.Zip(b.Commands).All(pair => Same(pair.First, pair.Second)),
-            (ProgramHands a, ProgramHands b) => (a.Key, a.Kind, a.Text, a.Warning, a.Note)
-                == (b.Key, b.Kind, b.Text, b.Warning, b.Note)
+            (ProgramHands a, ProgramHands b) => (a.Key, a.Kind, a.Text, a.Warning, a.Check, a.Note)
+                == (b.Key, b.Kind, b.Text, b.Warning, b.Check, b.Note)
                 && a.Changes.Length == b.Changes.Length,
             _ => false,
         };

@@ -1,24 +1,34 @@
-using Ullet.Core.Layers;
 using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
 
-/// <summary>The words of the stitch list, version 1; docs/formats/stitch-list.md tells them to a stranger.</summary>
+/// <summary>The words of the stitch list, version 2; docs/formats/stitch-list.md tells them to a stranger.</summary>
 internal static class StitchListFormat
 {
     internal const string Magic = "ullet-stitch-list";
-    internal const int Version = 1;
+    internal const int Version = 2;
 
     /// <summary>Places are written in this step, mm.</summary>
     internal const double Grid = 0.01;
 
-    internal static readonly IReadOnlyDictionary<HandStepKind, string> HandKinds = new Dictionary<HandStepKind, string>
+    internal static readonly IReadOnlyDictionary<HandKind, string> HandKinds = new Dictionary<HandKind, string>
     {
-        [HandStepKind.HoopUp] = "hoop-up",
-        [HandStepKind.Lay] = "lay",
-        [HandStepKind.Trim] = "trim",
-        [HandStepKind.Finish] = "finish",
-        [HandStepKind.CutOut] = "cut-out",
+        [HandKind.HoopUp] = "hoop-up",
+        [HandKind.Lay] = "lay",
+        [HandKind.Trim] = "trim",
+        [HandKind.Finish] = "finish",
+        [HandKind.CutOut] = "cut-out",
+        [HandKind.Fold] = "fold",
+        [HandKind.LayBehind] = "lay-behind",
+        [HandKind.OpenZip] = "open-zip",
+        [HandKind.CloseZip] = "close-zip",
+        [HandKind.Insert] = "insert",
+        [HandKind.Tape] = "tape",
+        [HandKind.Remove] = "remove",
+        [HandKind.Press] = "press",
+        [HandKind.Turn] = "turn",
+        [HandKind.ChangeBobbin] = "change-bobbin",
+        [HandKind.FreeText] = "by-hand",
     };
 
     internal static readonly IReadOnlyDictionary<ClothKind, string> ClothKinds = new Dictionary<ClothKind, string>
@@ -32,6 +42,8 @@ internal static class StitchListFormat
         [ClothKind.Fleece] = "fleece",
         [ClothKind.Jersey] = "jersey",
         [ClothKind.Organza] = "organza",
+        [ClothKind.Batting] = "batting",
+        [ClothKind.Zip] = "zip",
     };
 
     internal static readonly IReadOnlyDictionary<ClothTexture, string> Textures = new Dictionary<ClothTexture, string>

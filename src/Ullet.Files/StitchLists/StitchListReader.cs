@@ -8,7 +8,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
 
-/// <summary>Reads a stitch list, version 1.</summary>
+/// <summary>Reads a stitch list, version 1 or 2.</summary>
 public sealed class StitchListReader
 {
     /// <summary>Largest file taken, bytes: some 1.5 million needle points.</summary>
@@ -98,6 +98,11 @@ public sealed class StitchListReader
         {
             throw field.Wrong("the field must be larger than nothing");
         }
+        var cautions = ImmutableArray.CreateBuilder<string>();
+        while (NextIs("caution"))
+        {
+            cautions.Add(Only("caution"));
+        }
         var threads = Threads();
         var steps = ImmutableArray.CreateBuilder<ProgramStep>();
         while (NextIs("step"))
@@ -110,7 +115,10 @@ public sealed class StitchListReader
                 ? stray.Wrong("a step or the end was expected")
                 : new StitchListException(last, "the file ends before its end line; it may have been cut off");
         }
-        var program = new StitchProgram(title, hooping, width, height, threads, steps.ToImmutable());
+        var program = new StitchProgram(title, hooping, width, height, threads, steps.ToImmutable())
+        {
+            Cautions = cautions.ToImmutable(),
+        };
         CheckEnd(_lines.Dequeue(), program);
         return program;
     }
@@ -238,17 +246,32 @@ public sealed class StitchListReader
         line.End();
         var text = Only("text");
         var warning = NextIs("warning") ? Only("warning") : null;
+        var check = NextIs("check") ? Only("check") : null;
         var note = NextIs("note") ? Only("note") : null;
         var changes = ImmutableArray.CreateBuilder<LayerChange>();
-        while (NextIs("lay") || NextIs("cut-back") || NextIs("open"))
+        while (Change() is { } change)
         {
-            changes.Add(
-                NextIs("lay") ? Laid(Header("lay"))
-                : NextIs("open") ? new LayerOpened(LayerOf(Header("open")), Area())
-                : new LayerTrimmed(LayerOf(Header("cut-back")), Area())
-            );
+            changes.Add(change);
         }
-        return new ProgramHands(key, owner, kind, text, warning, note, hoopOff, changes.ToImmutable());
+        return new ProgramHands(key, owner, kind, text, warning, note, hoopOff, changes.ToImmutable()) { Check = check };
+    }
+
+    /// <summary>The next statement when it changes layers; null when it does not.</summary>
+    private LayerChange? Change() =>
+        NextIs("lay") ? Laid(Header("lay"))
+        : NextIs("open") ? new LayerOpened(LayerOf(Header("open")), Area())
+        : NextIs("cut-back") ? new LayerTrimmed(LayerOf(Header("cut-back")), Area())
+        : NextIs("fold") ? Folded(Header("fold"))
+        : NextIs("remove") ? new LayerRemoved(LayerOf(Header("remove")))
+        : null;
+
+    private LayerFolded Folded(StitchListLine line)
+    {
+        var layer = line.Word("the layer");
+        line.Expect("face");
+        var faceUp = line.OneOf(Faces, "face");
+        line.End();
+        return new LayerFolded(layer, faceUp, Area());
     }
 
     private LayerLaid Laid(StitchListLine line)

@@ -21,6 +21,10 @@ public static class StitchListWriter
         Line(text, "axes", "x-right", "y-down");
         Line(text, "origin", "field-centre");
         Line(text, "field", Number(program.FieldWidth), Number(program.FieldHeight));
+        foreach (var caution in program.Cautions)
+        {
+            Line(text, "caution", Quoted(caution));
+        }
         foreach (var thread in program.Threads)
         {
             Line(
@@ -103,6 +107,10 @@ public static class StitchListWriter
         {
             Line(text, "warning", Quoted(warning));
         }
+        if (step.Check is { } check)
+        {
+            Line(text, "check", Quoted(check));
+        }
         if (step.Note is { } note)
         {
             Line(text, "note", Quoted(note));
@@ -136,6 +144,15 @@ public static class StitchListWriter
                     : "down"
             );
             WriteArea(text, laid.Area);
+        }
+        else if (change is LayerFolded folded)
+        {
+            Line(text, "fold", folded.LayerId, "face", folded.FaceUp ? "up" : "down");
+            WriteArea(text, folded.Area);
+        }
+        else if (change is LayerRemoved removed)
+        {
+            Line(text, "remove", removed.LayerId);
         }
         else if (change is LayerTrimmed trimmed)
         {

@@ -13,6 +13,7 @@ public sealed record Rehearsal(
     string Title,
     double FieldWidth,
     double FieldHeight,
+    ImmutableArray<string> Cautions,
     ImmutableArray<ProgramThread> Threads,
     ImmutableArray<RehearsedStep> Steps,
     int StitchCount,
@@ -28,6 +29,7 @@ public sealed record Rehearsal(
 /// <param name="Role">"cover", "lay".</param>
 /// <param name="Text">What hands do.</param>
 /// <param name="Warning">What must not go wrong.</param>
+/// <param name="Check">What to check before pressing start.</param>
 /// <param name="Note">The user's own line.</param>
 /// <param name="HoopOff">True when the hoop comes off for it.</param>
 /// <param name="Thread">The thread's number, 0 for a hand step.</param>
@@ -45,6 +47,7 @@ public sealed record RehearsedStep(
     string Role,
     string? Text,
     string? Warning,
+    string? Check,
     string? Note,
     bool HoopOff,
     int Thread,
@@ -57,12 +60,12 @@ public sealed record RehearsedStep(
     ImmutableArray<RehearsedLayer> Layers
 );
 
-/// <summary>A layer that is laid (with its cloth) or cut back (without one).</summary>
+/// <summary>A layer that is laid (with its cloth), or cut back, folded or taken away (without one).</summary>
 /// <param name="LayerId">Names the layer in the file.</param>
-/// <param name="Name">Its name; null when it is cut back.</param>
-/// <param name="Cloth">Its cloth; null when it is cut back.</param>
-/// <param name="FaceUp">Which face; null when it is cut back.</param>
-/// <param name="Path">The area it takes from here on, SVG path data, mm.</param>
+/// <param name="Name">Its name; null when it lies there already.</param>
+/// <param name="Cloth">Its cloth; null when it lies there already.</param>
+/// <param name="FaceUp">Which face; null when it stays as it was.</param>
+/// <param name="Path">The area it takes from here on, SVG path data, mm; empty when it is taken away.</param>
 public sealed record RehearsedLayer(string LayerId, string? Name, Cloth? Cloth, bool? FaceUp, string Path);
 
 /// <summary>Top thread that goes through the needle, m, with what stitches take for their depth.</summary>
@@ -77,6 +80,13 @@ public static class StandInMachine
     public static Rehearsal Run(StitchProgram file)
     {
         var seconds = StepTimes.Of(file);
+        var behind = file
+            .Steps.OfType<ProgramHands>()
+            .SelectMany(hands => hands.Changes)
+            .OfType<LayerLaid>()
+            .Where(laid => laid.IsBeneath)
+            .Select(laid => laid.LayerId)
+            .ToHashSet(StringComparer.Ordinal);
         var metres = new double[file.Threads.Length + 1];
         var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
         for (var i = 0; i < file.Steps.Length; i++)
@@ -85,7 +95,7 @@ public static class StandInMachine
                 file.Steps[i] switch
                 {
                     ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres),
-                    ProgramHands hands => Wait(i + 1, hands, seconds[i], Beneath(file, i)),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i], Beneath(file, i), behind),
                     _ => throw new InvalidOperationException("Unknown kind of step."),
                 }
             );
@@ -94,6 +104,7 @@ public static class StandInMachine
             file.Title,
             file.FieldWidth,
             file.FieldHeight,
+            file.Cautions,
             file.Threads,
             steps.ToImmutable(),
             file.StitchCount,
@@ -149,6 +160,7 @@ public static class StandInMachine
             null,
             null,
             null,
+            null,
             false,
             step.Thread,
             step.Block,
@@ -165,7 +177,14 @@ public static class StandInMachine
     /// <param name="step">The file's step.</param>
     /// <param name="seconds">How long it takes.</param>
     /// <param name="beneath">The cloth that lies under the hooped one; a window shows it.</param>
-    private static RehearsedStep Wait(int number, ProgramHands step, double seconds, LayerLaid? beneath) =>
+    /// <param name="behind">The layers that lie on the back; they are not seen from above.</param>
+    private static RehearsedStep Wait(
+        int number,
+        ProgramHands step,
+        double seconds,
+        LayerLaid? beneath,
+        HashSet<string> behind
+    ) =>
         new(
             number,
             StepKind.Hand,
@@ -173,6 +192,7 @@ public static class StandInMachine
             HandWords.Of(step.Kind),
             step.Text,
             step.Warning,
+            step.Check,
             step.Note,
             step.HoopOff,
             0,
@@ -184,7 +204,7 @@ public static class StandInMachine
             [],
             [
                 .. step
-                    .Changes.Where(change => change is not LayerLaid { IsBeneath: true })
+                    .Changes.Where(change => change is not LayerLaid { IsBeneath: true } && !behind.Contains(change.LayerId))
                     .Select(change =>
                         change switch
                         {
@@ -202,6 +222,14 @@ public static class StandInMachine
                                 laid.FaceUp,
                                 PathText.Of(laid.Area)
                             ),
+                            LayerFolded folded => new RehearsedLayer(
+                                folded.LayerId,
+                                null,
+                                null,
+                                folded.FaceUp,
+                                PathText.Of(folded.Area)
+                            ),
+                            LayerRemoved removed => new RehearsedLayer(removed.LayerId, null, null, null, ""),
                             LayerTrimmed trimmed => new RehearsedLayer(
                                 trimmed.LayerId,
                                 null,

@@ -2,6 +2,7 @@ using System.IO.Compression;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Findings;
 using Ullet.Core.Pipeline;
 using Ullet.Files.CutFiles;
 using Ullet.Files.Instructions;
@@ -32,13 +33,20 @@ internal static class ExportEndpoints
         string id,
         Evaluations evaluations,
         CancellationToken cancellation,
-        string? hooping = null
+        string? hooping = null,
+        bool despite = false
     )
     {
         if (await evaluations.Of(id, cancellation) is not { } evaluated)
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
+        var released = Released(evaluated, despite);
+        if (!released.IsOk)
+        {
+            return Problems.Of(released.Refusal!);
+        }
+        evaluated = released.Value;
         if (evaluated.ProgramOf(hooping) is not { } program)
         {
             return Problems.Of(
@@ -123,10 +131,12 @@ internal static class ExportEndpoints
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Instructions(
         string id,
         Evaluations evaluations,
-        CancellationToken cancellation
+        CancellationToken cancellation,
+        bool despite = false
     ) =>
         evaluations.File(
             id,
+            evaluated => Released(evaluated, despite),
             (evaluated, assets) =>
                 (InstructionSheet.Pdf(evaluated, Photos(assets)), "application/pdf", FileNames.Instructions(evaluated)),
             cancellation
@@ -135,13 +145,35 @@ internal static class ExportEndpoints
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Packet(
         string id,
         Evaluations evaluations,
-        CancellationToken cancellation
+        CancellationToken cancellation,
+        bool despite = false
     ) =>
         evaluations.File(
             id,
+            evaluated => Released(evaluated, despite),
             (evaluated, assets) => (Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
             cancellation
         );
+
+    /// <summary>What may be handed over: without a finding that stops it, or despite it, and then the files say so.</summary>
+    private static Result<Evaluated> Released(Evaluated evaluated, bool despite)
+    {
+        var stops = evaluated.Findings.Where(finding => finding.Level == FindingLevel.Stop).ToList();
+        if (stops.Count == 0)
+        {
+            return evaluated;
+        }
+        return despite
+            ? evaluated with
+            {
+                Program = evaluated.Program with { Cautions = [.. stops.Select(finding => finding.Words)] },
+            }
+            : new Refusal(
+                "stopped-by-findings",
+                "despite",
+                $"A check stops this export: {stops[0].Words} Mend it, or ask for the file despite it (despite=true)."
+            );
+    }
 
     private static byte[] Zip(Evaluated evaluated, IReadOnlyList<ProjectAsset> assets)
     {
@@ -183,8 +215,16 @@ internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads,
     internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
         await history.Load(id, cancellation) is { } head ? heads.Of(head, cancellation) : null;
 
+    internal Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
+        string id,
+        Func<Evaluated, IReadOnlyList<ProjectAsset>, (byte[] Bytes, string Type, string? Name)> make,
+        CancellationToken cancellation
+    ) => File(id, evaluated => evaluated, make, cancellation);
+
+    /// <summary>The same where something may stand against it.</summary>
     internal async Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
         string id,
+        Func<Evaluated, Result<Evaluated>> release,
         Func<Evaluated, IReadOnlyList<ProjectAsset>, (byte[] Bytes, string Type, string? Name)> make,
         CancellationToken cancellation
     )
@@ -193,7 +233,12 @@ internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads,
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var (bytes, type, name) = make(evaluated, await assets.Of(evaluated.Project, cancellation));
+        var released = release(evaluated);
+        if (!released.IsOk)
+        {
+            return Problems.Of(released.Refusal!);
+        }
+        var (bytes, type, name) = make(released.Value, await assets.Of(evaluated.Project, cancellation));
         return TypedResults.File(bytes, type, name);
     }
 }

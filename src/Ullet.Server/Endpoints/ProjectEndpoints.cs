@@ -1,7 +1,11 @@
+using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Edits;
+using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Files.Fonts;
 using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
 using Ullet.Server.Data;
@@ -23,8 +27,21 @@ public sealed record NewProject
     /// <summary>mm.</summary>
     public double? FieldHeight { get; init; }
 
+    /// <summary>The pattern to make it from; null for a blank one.</summary>
+    public NewPattern? Pattern { get; init; }
+
     /// <summary>What the import answered.</summary>
     public string? ImportToken { get; init; }
+}
+
+/// <summary>The pattern of a new project; numbers and fill-ins left out are the usual ones.</summary>
+public sealed record NewPattern
+{
+    public required string PatternId { get; init; }
+
+    public ImmutableArray<PatternNumber> Numbers { get; init; } = [];
+
+    public ImmutableArray<PatternText> FillIns { get; init; } = [];
 }
 
 public sealed record CreatedProject(string Id, long Head);
@@ -82,15 +99,33 @@ internal static class ProjectEndpoints
     {
         var project = wish.ImportToken is { } token
             ? await Imported(assets, token, cancellation)
-            : BlankProject.Make(wish.Title, wish.FieldWidth, wish.FieldHeight);
+            : BlankProject.Make(wish.Title ?? PatternTitle(wish), wish.FieldWidth, wish.FieldHeight);
+        if (wish.Pattern is { } pattern)
+        {
+            project = project.Then(blank =>
+                new UsePattern
+                {
+                    PatternId = pattern.PatternId,
+                    Numbers = pattern.Numbers,
+                    FillIns = pattern.FillIns,
+                    FontId = FontShelf.UsualId,
+                }.Apply(blank, history.Context)
+            );
+        }
         if (!project.IsOk)
         {
             return Problems.Of(project.Refusal!);
         }
-        var label = wish.ImportToken is null ? "New project" : "Open from file";
+        var label =
+            wish.ImportToken is not null ? "Open from file"
+            : wish.Pattern is not null ? "New project from a pattern"
+            : "New project";
         var (id, head) = await history.Create(project.Value, label, cancellation);
         return TypedResults.Created($"/api/projects/{id}", new CreatedProject(id, head));
     }
+
+    private static string? PatternTitle(NewProject wish) =>
+        wish.Pattern is { } pattern ? PatternShelf.Find(pattern.PatternId)?.Name : null;
 
     private static async Task<Results<Ok<ProjectDto>, ProblemHttpResult>> Get(
         string id,

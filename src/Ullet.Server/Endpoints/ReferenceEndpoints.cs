@@ -3,6 +3,7 @@ using System.Reflection;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
+using Ullet.Core.Layers;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 using Ullet.Files.Fonts;
@@ -22,6 +23,7 @@ public sealed record Catalogue(
     ImmutableArray<CoverChoiceDto> Covers,
     ImmutableArray<MotifChoice> Motifs,
     ImmutableArray<ClothChoice> ClothKinds,
+    ImmutableArray<HandChoice> HandKinds,
     NumberRange CoverWidth,
     NumberRange CoverSpacing,
     NumberRange OpenSpacing,
@@ -49,6 +51,9 @@ public sealed record MotifChoice(string Id, string Name, double Length, string P
 
 /// <summary>A kind of cloth with what its preset says.</summary>
 public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, string? Topping, string Needle);
+
+/// <summary>A kind of hand step.</summary>
+public sealed record HandChoice(HandKind Id, string Name);
 
 /// <summary>A stage of a method as it is called there.</summary>
 public sealed record StageChoice(StageRole Role, string Name);
@@ -138,6 +143,11 @@ internal static class ReferenceEndpoints
                         preset.Needle
                     );
                 }),
+        ],
+        [
+            .. Enum.GetValues<HandKind>()
+                .Where(kind => kind is not (HandKind.HoopUp or HandKind.Finish))
+                .Select(kind => new HandChoice(kind, HandWords.Of(kind))),
         ],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),

@@ -34,6 +34,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             {
                 Piece => ElementKind.Piece,
                 Words => ElementKind.Lettering,
+                Zone => ElementKind.Zone,
                 _ => ElementKind.Line,
             },
             element.Name,
@@ -42,7 +43,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             element.IsLocked,
             element.IsHidden,
             element.StaysCentred,
-            (element as Piece)?.Shape,
+            (element as Piece)?.Shape ?? (element as Zone)?.Shape,
             holes.Length == 1 ? holes[0] : null,
             holes.Length,
             cloth is null ? null : ClothDtoOf(cloth, cover!, inset),
@@ -85,7 +86,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
                 .. evaluated
                     .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
                     .Select(other => other.Id),
-            ]
+            ],
+            (element as Zone)?.Role,
+            element.PatternPart is not null
         );
     }
 

@@ -3,6 +3,7 @@ using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -23,6 +24,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
         var program = evaluated.Program;
         var hooping = project.Hooping;
         var elements = new ElementDtos(evaluator);
+        var order = new RunSheetDtos(evaluated);
         return new SceneDto(
             head.Row.Id,
             head.Revision,
@@ -43,7 +45,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
             project.Cloths,
             project.Threads,
             [.. project.Elements.Select(element => elements.Build(element, evaluated))],
-            Steps(evaluated.RunSheet, program),
+            Steps(evaluated.RunSheet, program, order),
             [.. evaluated.Findings.Select(Finding)],
             [.. evaluated.Sheets.Select(Sheet)],
             Size(evaluated.DesignBounds()),
@@ -59,21 +61,24 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 .. evaluated.Guides.Select(guide => new GuideDto(
                     guide.Id,
                     guide.Name,
-                    Steps(guide.RunSheet, guide.Program),
+                    Steps(guide.RunSheet, guide.Program, null),
                     guide.Program.StitchCount,
                     guide.Program.StopCount,
                     StepTimes.Of(guide.Program).Sum()
                 )),
-            ]
+            ],
+            order.Whole(),
+            PatternDtos.Of(evaluated),
+            [.. evaluated.Base.Select(layer => new ClothPathDto(layer.Cloth.Id, PathText.Of(layer.Area)))]
         );
     }
 
-    private static ImmutableArray<StepDto> Steps(RunSheet sheet, StitchProgram program)
+    private static ImmutableArray<StepDto> Steps(RunSheet sheet, StitchProgram program, RunSheetDtos? order)
     {
         var seconds = StepTimes.Of(program);
         var threads = sheet.Steps.OfType<StitchStep>().ToDictionary(step => step.Key, step => step.Stage.ThreadId);
         var parts = new Dictionary<StepKey, int>();
-        return [.. program.Steps.Select((step, i) => Step(step, seconds[i], program, threads, parts))];
+        return [.. program.Steps.Select((step, i) => Step(step, seconds[i], program, threads, parts, order))];
     }
 
     private static StepDto Step(
@@ -81,7 +86,8 @@ public sealed class SceneBuilder(Evaluator evaluator)
         double seconds,
         StitchProgram program,
         Dictionary<StepKey, string> threads,
-        Dictionary<StepKey, int> parts
+        Dictionary<StepKey, int> parts,
+        RunSheetDtos? order
     )
     {
         if (step is ProgramHands hands)
@@ -101,7 +107,10 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 seconds,
                 0,
                 false,
-                null
+                null,
+                hands.Check,
+                hands.HoopOff,
+                order?.Of(hands.Key)
             );
         }
         var sewn = (ProgramStitches)step;
@@ -122,7 +131,10 @@ public sealed class SceneBuilder(Evaluator evaluator)
             seconds,
             sewn.StitchCount,
             sewn.StopAfter,
-            StitchBytes.KeyOf(sewn)
+            StitchBytes.KeyOf(sewn),
+            null,
+            false,
+            part == 0 ? order?.Of(sewn.Key) : null
         );
     }
 

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Findings;
-using Ullet.Core.Layers;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 
@@ -30,7 +29,10 @@ public sealed record SceneDto(
     string Summary,
     StitchOrder Order,
     StopsDto? Stops,
-    ImmutableArray<GuideDto> Guides
+    ImmutableArray<GuideDto> Guides,
+    RunSheetDto RunSheet,
+    ProjectPatternDto? Pattern,
+    ImmutableArray<ClothPathDto> Base
 );
 
 /// <summary>How often the machine stops for hands in either order of the pieces; nothing where there is one piece or none.</summary>
@@ -71,6 +73,7 @@ public enum ElementKind
     Piece,
     Lettering,
     Line,
+    Zone,
 }
 
 /// <summary>An element with its lines.</summary>
@@ -104,6 +107,8 @@ public enum ElementKind
 /// <param name="LaidPath">The cloth as it is laid, where it does not reach as far as the outline; else empty.</param>
 /// <param name="Cloths">What is cut of which cloth, where its parts are of several; else empty.</param>
 /// <param name="NeededBy">The ids of the elements that are made with it.</param>
+/// <param name="Zone">What a zone is for; null for anything else.</param>
+/// <param name="IsPatternPart">True for a part of the project's pattern.</param>
 public sealed record ElementDto(
     string Id,
     ElementKind Kind,
@@ -134,7 +139,9 @@ public sealed record ElementDto(
     string CoveredPath,
     string LaidPath,
     ImmutableArray<ClothPathDto> Cloths,
-    ImmutableArray<string> NeededBy
+    ImmutableArray<string> NeededBy,
+    ZoneRole? Zone,
+    bool IsPatternPart
 );
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>
@@ -398,6 +405,9 @@ public enum StepKind
 /// <param name="StitchCount">Needle points.</param>
 /// <param name="StopAfter">True when the machine stops after it.</param>
 /// <param name="StitchesKey">Names its needle points for the stitches address; null for a hand step.</param>
+/// <param name="Check">What to check before pressing start.</param>
+/// <param name="HoopOff">True when the hoop comes off for it.</param>
+/// <param name="Order">Where it stands among the others; null for a further block of a step, and in a hooping of cut guides.</param>
 public sealed record StepDto(
     string Key,
     StepKind Kind,
@@ -407,13 +417,16 @@ public sealed record StepDto(
     string? Text,
     string? Warning,
     string? Note,
-    HandStepKind? HandKind,
+    HandKind? HandKind,
     string? ThreadId,
     string? ThreadColour,
     double Seconds,
     int StitchCount,
     bool StopAfter,
-    string? StitchesKey
+    string? StitchesKey,
+    string? Check,
+    bool HoopOff,
+    StepOrderDto? Order
 );
 
 /// <param name="Code">The check's name.</param>

@@ -4,6 +4,7 @@ import { MessageBar } from "./parts/MessageBar";
 import { CuttingTable } from "./rooms/cutting/CuttingTable";
 import { PacketRoom } from "./rooms/packet/PacketRoom";
 import { RehearsalRoom } from "./rooms/rehearsal/RehearsalRoom";
+import { RunSheetRoom } from "./rooms/runsheet/RunSheetRoom";
 import { Shelf } from "./rooms/shelf/Shelf";
 import { WallRoom } from "./rooms/wall/WallRoom";
 
@@ -16,6 +17,7 @@ export function App() {
         <Route path="/p/:id" element={<ProjectFrame />}>
           <Route index element={<Navigate to="wall" replace />} />
           <Route path="wall" element={<WallRoom />} />
+          <Route path="run-sheet" element={<RunSheetRoom />} />
           <Route path="cutting" element={<CuttingTable />} />
           <Route path="rehearsal" element={<RehearsalRoom />} />
           <Route path="packet" element={<PacketRoom />} />

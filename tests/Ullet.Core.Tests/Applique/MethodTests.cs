@@ -98,7 +98,7 @@ public sealed class MethodTests
     {
         var steps = SampleProject.Evaluate(SampleProject.With(new HeartShape())).RunSheet.Steps;
         var (first, last) = (Assert.IsType<HandStep>(steps[0]), Assert.IsType<HandStep>(steps[^1]));
-        Assert.Equal((HandStepKind.HoopUp, HandStepKind.Finish), (first.Work.Kind, last.Work.Kind));
+        Assert.Equal((HandKind.HoopUp, HandKind.Finish), (first.Work.Kind, last.Work.Kind));
         Assert.Contains("oat linen over tear-away in the 130 × 180 mm hoop", first.Work.Text, StringComparison.Ordinal);
         Assert.Equal(["stabiliser", "ground"], first.Work.Changes.Select(change => change.LayerId));
     }

@@ -17,6 +17,7 @@ public sealed partial class DirectionTests
         "Stitches",
         "Layers",
         "Applique",
+        "Patterns",
         "RunSheets",
         "Program",
         "Maps",

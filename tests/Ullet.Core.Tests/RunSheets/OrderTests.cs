@@ -135,7 +135,7 @@ public sealed class OrderTests
         var beet = evaluated.Guides[0].Program;
         Assert.Equal(["cut guide", "cut guide"], beet.Steps.OfType<ProgramStitches>().Select(step => step.Role));
         Assert.Equal(1, beet.StopCount);
-        Assert.Equal(HandStepKind.CutOut, ((ProgramHands)beet.Steps[^1]).Kind);
+        Assert.Equal(HandKind.CutOut, ((ProgramHands)beet.Steps[^1]).Kind);
         Assert.DoesNotContain(evaluated.Program.Steps.OfType<ProgramStitches>(), step => step.Role == "cut guide");
         Assert.Same(beet, evaluated.ProgramOf("guide-beet"));
         Assert.Null(evaluated.ProgramOf("guide-linen"));

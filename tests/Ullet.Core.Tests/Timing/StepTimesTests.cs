@@ -19,7 +19,7 @@ public sealed class StepTimesTests
     [Fact]
     public void Seconds_OfAThreadKeptThroughAHandStep_HaveNoChange()
     {
-        var hands = new ProgramHands(new StepKey("e1", "trim", 0), "", HandStepKind.Trim, "", null, null, true, []);
+        var hands = new ProgramHands(new StepKey("e1", "trim", 0), "", HandKind.Trim, "", null, null, true, []);
         Assert.Equal([60, 150, 60], StepTimes.Of(Program(Sewn(1, 600, 0), hands, Sewn(1, 600, 0))));
     }
 

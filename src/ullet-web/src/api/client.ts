@@ -88,6 +88,21 @@ export const isLine = (element: Element): element is LineElement => element.line
 
 export type ElementBox = Schemas["ElementBox"];
 export type Step = Schemas["StepDto"];
+export type StepOrder = Schemas["StepOrderDto"];
+/** A step that has a place of its own in the run sheet. */
+export type OrderedStep = Step & { order: StepOrder };
+export const isOrdered = (step: Step): step is OrderedStep => step.order != null;
+export type Lane = Schemas["LaneDto"];
+export type RunSheet = Schemas["RunSheetDto"];
+export type UserHandStep = Schemas["UserHandStep"];
+export type HandKind = Schemas["HandKind"];
+export type Pattern = Schemas["PatternDto"];
+export type PatternDrawing = Schemas["PatternDrawingDto"];
+export type ProjectPattern = Schemas["ProjectPatternDto"];
+export type ZoneRole = Schemas["ZoneRole"];
+/** A zone with its form. */
+export type ZoneElement = Element & { zone: ZoneRole };
+export const isZone = (element: Element): element is ZoneElement => element.zone != null;
 export type Finding = Schemas["FindingDto"];
 export type Sheet = Schemas["SheetDto"];
 export type SheetShape = Schemas["SheetShapeDto"];

@@ -8,6 +8,7 @@ export const keys = {
   form: (id: string, elementId: string, head: number) => ["form", id, elementId, head] as const,
   map: (id: string, kind: string, head: number) => ["map", id, kind, head] as const,
   catalogue: ["catalogue"] as const,
+  patterns: ["patterns"] as const,
   fonts: ["fonts", "list"] as const,
 };
 
@@ -60,6 +61,15 @@ export function useMap(id: string, kind: MapKind | null, head: number) {
 /** The fonts that may be chosen. */
 export function useFonts() {
   return useQuery({ queryKey: keys.fonts, queryFn: () => answered(api.GET("/api/fonts")) });
+}
+
+/** The patterns that a project may be made from. */
+export function usePatterns() {
+  return useQuery({
+    queryKey: keys.patterns,
+    queryFn: () => answered(api.GET("/api/patterns")),
+    staleTime: Infinity,
+  });
 }
 
 /** Hoops, shapes, methods and ranges; the same for all projects. */

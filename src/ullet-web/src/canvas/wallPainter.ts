@@ -1,7 +1,8 @@
-import { isLaid, type Cloth, type Element, type Scene } from "../api/client";
+import { isLaid, isZone, type Cloth, type Element, type Scene } from "../api/client";
 import { apply, type Camera } from "./camera";
 import { clothFill } from "./cloth";
 import { drawThread } from "./thread";
+import { paintZone } from "./zonePainter";
 
 export interface Drawing {
   scene: Scene;
@@ -55,6 +56,19 @@ export function paintHoop(ctx: CanvasRenderingContext2D, drawing: Drawing, frame
   ctx.stroke();
 }
 
+/** Draws the layers of a pattern on which its decoration lies. */
+export function paintBase(ctx: CanvasRenderingContext2D, drawing: Drawing, frame: Frame) {
+  const { fieldWidth: w, fieldHeight: h } = drawing.scene.hooping;
+  apply(ctx, frame.camera, frame.ratio);
+  ctx.save();
+  ctx.beginPath();
+  ctx.roundRect(-w / 2 - 4, -h / 2 - 4, w + 8, h + 8, 9);
+  ctx.clip();
+  for (const layer of drawing.scene.base)
+    paintCloth(ctx, new Path2D(layer.path), find(drawing.scene.cloths, layer.clothId), frame);
+  ctx.restore();
+}
+
 /** Draws one element with cloth and thread. */
 export function paintElement(
   ctx: CanvasRenderingContext2D,
@@ -63,6 +77,10 @@ export function paintElement(
   frame: Frame,
   stepKey: string | null,
 ) {
+  if (isZone(element)) {
+    paintZone(ctx, element, frame);
+    return;
+  }
   if (element.isConstruction) {
     paintConstruction(ctx, element, frame);
     return;

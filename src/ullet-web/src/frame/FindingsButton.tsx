@@ -48,7 +48,7 @@ export function FindingsButton({ projectId, scene }: Props) {
 function FindingRow({ projectId, finding }: { projectId: string; finding: Finding }) {
   const edits = useEdits(projectId);
   const navigate = useNavigate();
-  const select = useView((view) => view.select);
+  const { select, want } = useView();
   return (
     <li className="flex gap-3 border-b border-line p-3 last:border-b-0">
       <LevelIcon level={finding.level} />
@@ -60,10 +60,11 @@ function FindingRow({ projectId, finding }: { projectId: string; finding: Findin
               {finding.mendLabel}
             </Button>
           ) : null}
-          {finding.elementId ? (
+          {finding.elementId || finding.x != null ? (
             <Button
               onClick={() => {
                 if (finding.elementId) select([finding.elementId]);
+                if (finding.x != null && finding.y != null) want({ x: finding.x, y: finding.y });
                 void navigate(`/p/${projectId}/wall`);
               }}
             >

@@ -19,6 +19,7 @@ interface Props {
 
 const ROOMS = [
   ["wall", "Wall"],
+  ["run-sheet", "Run sheet"],
   ["cutting", "Cutting table"],
   ["rehearsal", "Rehearsal"],
   ["packet", "Packet"],
@@ -48,7 +49,7 @@ export function Header({ projectId, scene }: Props) {
           <NavLink
             key={path}
             to={`/p/${projectId}/${path}`}
-            className="rounded-card border-b-2 border-transparent px-2.5 py-1.5 font-medium whitespace-nowrap text-muted hover:text-ink aria-[current=page]:rounded-b-none aria-[current=page]:border-indigo aria-[current=page]:text-indigo"
+            className="rounded-card border-b-2 border-transparent px-2 py-1.5 font-medium whitespace-nowrap text-muted hover:text-ink aria-[current=page]:rounded-b-none aria-[current=page]:border-indigo aria-[current=page]:text-indigo"
           >
             {name}
           </NavLink>
@@ -80,10 +81,17 @@ export function Header({ projectId, scene }: Props) {
       </button>
       <HoopChoice projectId={projectId} scene={scene} />
       <FindingsButton projectId={projectId} scene={scene} />
-      <a href={`/api/projects/${projectId}/packet.zip`} download className={buttonClass("main")}>
-        <PackageCheck size={17} aria-hidden />
-        Make packet
-      </a>
+      {scene.findings.some((finding) => finding.level === "stop") ? (
+        <Link to={`/p/${projectId}/packet`} className={buttonClass("main")}>
+          <PackageCheck size={17} aria-hidden />
+          Make packet
+        </Link>
+      ) : (
+        <a href={`/api/projects/${projectId}/packet.zip`} download className={buttonClass("main")}>
+          <PackageCheck size={17} aria-hidden />
+          Make packet
+        </a>
+      )}
     </header>
   );
 }

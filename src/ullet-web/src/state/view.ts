@@ -36,6 +36,8 @@ interface ViewState {
   map: MapKind | null;
   /** Ids that are to be deleted though others are made with them; null when nobody asked. */
   removing: string[] | null;
+  /** A place of the wall that is to be shown close up; null once it is. */
+  wanted: { x: number; y: number } | null;
   /** What was measured last; null before. */
   measured: Measured | null;
   /** The step that the run strip points at, or null. */
@@ -55,6 +57,7 @@ interface ViewState {
   showMap: (map: MapKind | null) => void;
   setRemoving: (ids: string[] | null) => void;
   setMeasured: (measured: Measured | null) => void;
+  want: (wanted: { x: number; y: number } | null) => void;
   pointAt: (stepKey: string | null) => void;
   setPreview: (scene: Scene | null) => void;
   addPending: (by: 1 | -1) => void;
@@ -71,6 +74,7 @@ export const useView = create<ViewState>((set) => ({
   margins: null,
   map: null,
   removing: null,
+  wanted: null,
   measured: null,
   stepKey: null,
   preview: null,
@@ -94,6 +98,7 @@ export const useView = create<ViewState>((set) => ({
   showMap: (map) => set({ map }),
   setRemoving: (removing) => set({ removing }),
   setMeasured: (measured) => set({ measured }),
+  want: (wanted) => set({ wanted }),
   pointAt: (stepKey) => set({ stepKey }),
   setPreview: (preview) => set({ preview }),
   addPending: (by) => set((state) => ({ pending: state.pending + by })),

@@ -1,5 +1,5 @@
 import { Download, FileImage, FileText, FolderArchive, Scissors, Spool } from "lucide-react";
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { useScene } from "../../api/queries";
 import { buttonClass } from "../../parts/Button";
@@ -9,9 +9,12 @@ import { duration, sizeText } from "../../state/lengths";
 export function PacketRoom() {
   const { id = "" } = useParams();
   const scene = useScene(id).data;
+  const [despite, setDespite] = useState(false);
   if (!scene) return null;
   const files = `/api/projects/${id}`;
+  const held = despite ? "despite=true" : "";
   const stops = scene.findings.filter((finding) => finding.level === "stop");
+  const isStopped = stops.length > 0 && !despite;
   if (scene.elements.length === 0)
     return (
       <main className="flex flex-1 flex-col items-center justify-center gap-3" data-state="idle">
@@ -40,17 +43,31 @@ export function PacketRoom() {
               says, not what was meant.
             </p>
           </div>
-          {stops.map((finding, i) => (
-            <p key={i} className="rounded-card border border-madder bg-madder-pale px-4 py-2">
-              {finding.words}
-            </p>
-          ))}
+          {stops.length ? (
+            <section
+              aria-label="What stops the export"
+              className="space-y-2 rounded-card border border-madder bg-madder-pale px-4 py-3"
+            >
+              {stops.map((finding, i) => (
+                <p key={i}>{finding.words}</p>
+              ))}
+              <label className="flex items-center gap-2 font-semibold">
+                <input
+                  type="checkbox"
+                  checked={despite}
+                  onChange={(event) => setDespite(event.target.checked)}
+                />
+                Hand it over despite this; the files will say so
+              </label>
+            </section>
+          ) : null}
           <ul className="divide-y divide-line rounded-card border border-line bg-white">
             <FileRow
               icon={<Spool size={22} aria-hidden />}
               name="Stitch file"
               facts={`${scene.stitchCount.toLocaleString("en-GB")} stitches, ${scene.stopCount} stops, ${duration(scene.seconds)} with hands${scene.design ? `; ${sizeText(scene.design.width, scene.design.height, scene.unit)}` : ""}`}
-              href={`${files}/program.ulst`}
+              href={`${files}/program.ulst?${held}`}
+              isStopped={isStopped}
             />
             {scene.guides.map((guide) => (
               <FileRow
@@ -58,7 +75,8 @@ export function PacketRoom() {
                 icon={<Spool size={22} aria-hidden />}
                 name={`Stitch file, ${guide.name}`}
                 facts={`In a hooping of its own: ${guide.stitchCount.toLocaleString("en-GB")} stitches, ${duration(guide.seconds)} with hands`}
-                href={`${files}/program.ulst?hooping=${guide.id}`}
+                href={`${files}/program.ulst?hooping=${guide.id}&${held}`}
+                isStopped={isStopped}
               />
             ))}
             {scene.sheets.map((sheet) => (
@@ -76,7 +94,8 @@ export function PacketRoom() {
               icon={<FileText size={22} aria-hidden />}
               name="Instruction sheet"
               facts="What to cut, then every step for hands and machine in order; PDF on A4"
-              href={`${files}/instructions.pdf`}
+              href={`${files}/instructions.pdf?${held}`}
+              isStopped={isStopped}
             />
             <FileRow
               icon={<FileImage size={22} aria-hidden />}
@@ -92,10 +111,16 @@ export function PacketRoom() {
               href={`${files}/project.ullet`}
             />
           </ul>
-          <a className={buttonClass("main")} href={`${files}/packet.zip`} download>
-            <Download size={17} aria-hidden />
-            Everything in one folder
-          </a>
+          {isStopped ? (
+            <p className="text-[14px] text-muted">
+              Mend what stands above, or tick the box to hand it over despite it.
+            </p>
+          ) : (
+            <a className={buttonClass("main")} href={`${files}/packet.zip?${held}`} download>
+              <Download size={17} aria-hidden />
+              Everything in one folder
+            </a>
+          )}
         </div>
       </div>
     </main>
@@ -108,9 +133,11 @@ interface RowProps {
   facts: string;
   href: string;
   saveAs?: string;
+  /** True while a finding stops it. */
+  isStopped?: boolean;
 }
 
-function FileRow({ icon, name, facts, href, saveAs }: RowProps) {
+function FileRow({ icon, name, facts, href, saveAs, isStopped }: RowProps) {
   return (
     <li className="flex items-center gap-4 px-4 py-2.5">
       <span className="text-muted">{icon}</span>
@@ -118,15 +145,19 @@ function FileRow({ icon, name, facts, href, saveAs }: RowProps) {
         <span className="block font-semibold">{name}</span>
         <span className="block text-[14px] text-muted">{facts}</span>
       </span>
-      <a
-        className={buttonClass("plain")}
-        href={href}
-        download={saveAs ?? true}
-        aria-label={`Download: ${name}`}
-      >
-        <Download size={16} aria-hidden />
-        Download
-      </a>
+      {isStopped ? (
+        <span className="text-[14px] text-madder">stopped</span>
+      ) : (
+        <a
+          className={buttonClass("plain")}
+          href={href}
+          download={saveAs ?? true}
+          aria-label={`Download: ${name}`}
+        >
+          <Download size={16} aria-hidden />
+          Download
+        </a>
+      )}
     </li>
   );
 }

@@ -72,28 +72,51 @@ export class FilmPainter {
     return picture;
   }
 
-  /** Draws what a hand step lays, cut back already when a later step that is done cuts it back. */
+  /** Draws what a hand step lays or folds, as it lies once the steps up to a number are done. */
   private layers(ctx: CanvasRenderingContext2D, step: RehearsedStep, index: number, upTo: number) {
     apply(ctx, this.camera, 1);
     for (const layer of step.layers) {
-      if (!layer.cloth) continue;
-      const cut = this.rehearsal.steps
+      const later = this.rehearsal.steps
         .slice(index + 1, upTo)
-        .flatMap((later) => later.layers)
-        .findLast((later) => later.layerId === layer.layerId && !later.cloth);
-      const path = new Path2D(cut?.path ?? layer.path);
-      ctx.save();
-      this.clipToHoop(ctx);
-      ctx.shadowColor = "rgb(29 42 58 / 0.3)";
-      ctx.shadowBlur = 1.4 * this.camera.scale;
-      ctx.shadowOffsetY = 0.4 * this.camera.scale;
-      ctx.fillStyle = layer.cloth.colour;
-      ctx.fill(path, "evenodd");
-      ctx.shadowColor = "transparent";
-      ctx.fillStyle = clothFill(ctx, layer.cloth);
-      ctx.fill(path, "evenodd");
-      ctx.restore();
+        .flatMap((each) => each.layers)
+        .filter((each) => each.layerId === layer.layerId && !each.cloth);
+      // Of a layer that is folded only the last fold is seen; what was sewn before it lies beneath.
+      const isFold = !layer.cloth && layer.faceUp !== null && layer.path !== "";
+      if ((!layer.cloth && !isFold) || later.some((each) => each.faceUp !== null)) continue;
+      const cloth = layer.cloth ?? this.clothOf(layer.layerId);
+      if (!cloth) continue;
+      this.cloth(ctx, cloth, new Path2D(later.at(-1)?.path ?? layer.path), layer.faceUp === false);
     }
+  }
+
+  private clothOf(layerId: string) {
+    return this.rehearsal.steps
+      .flatMap((step) => step.layers)
+      .find((layer) => layer.layerId === layerId && layer.cloth)?.cloth;
+  }
+
+  private cloth(
+    ctx: CanvasRenderingContext2D,
+    cloth: NonNullable<RehearsedStep["layers"][number]["cloth"]>,
+    path: Path2D,
+    isFaceDown: boolean,
+  ) {
+    ctx.save();
+    this.clipToHoop(ctx);
+    ctx.shadowColor = "rgb(29 42 58 / 0.3)";
+    ctx.shadowBlur = 1.4 * this.camera.scale;
+    ctx.shadowOffsetY = 0.4 * this.camera.scale;
+    ctx.fillStyle = cloth.colour;
+    ctx.fill(path, "evenodd");
+    ctx.shadowColor = "transparent";
+    ctx.fillStyle = clothFill(ctx, cloth);
+    ctx.fill(path, "evenodd");
+    if (isFaceDown) {
+      // The wrong side of cloth is paler and hardly shows its print.
+      ctx.fillStyle = "rgb(255 255 255 / 0.6)";
+      ctx.fill(path, "evenodd");
+    }
+    ctx.restore();
   }
 
   private hoop(ctx: CanvasRenderingContext2D) {

@@ -17,7 +17,7 @@ export function RehearsalRoom() {
     enabled: scene !== undefined,
     queryFn: async ({ signal }) => {
       const file = await fetchFile(
-        `/api/projects/${id}/program.ulst${hooping ? `?hooping=${hooping}` : ""}`,
+        `/api/projects/${id}/program.ulst?despite=true${hooping ? `&hooping=${hooping}` : ""}`,
         signal,
       );
       return sendFile<Rehearsal>("/api/devices/machine/rehearse", file, "text/plain");
@@ -44,6 +44,11 @@ export function RehearsalRoom() {
       ) : null}
       {rehearsal.isError ? <p className="p-8 text-madder">{rehearsal.error.message}</p> : null}
       {rehearsal.isPending ? <p className="p-8 text-muted">The machine reads the stitch file…</p> : null}
+      {rehearsal.data?.cautions.map((caution) => (
+        <p key={caution} className="border-b border-madder bg-madder-pale px-4 py-1.5 text-[14px]">
+          {caution}
+        </p>
+      ))}
       {rehearsal.data ? (
         <RehearsalStage key={`${scene?.head} ${hooping}`} projectId={id} rehearsal={rehearsal.data} />
       ) : null}

@@ -45,6 +45,7 @@ export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Pr
         </p>
         <p className="my-2 font-head text-[21px] leading-7 font-semibold">Now: {now.text}</p>
         {now.warning ? <p className="my-2 font-bold">{now.warning}</p> : null}
+        {now.check ? <p className="my-2">Before you press start: {now.check}</p> : null}
         {now.note ? <p className="my-2 border-l-3 border-marigold pl-2">Your note: {now.note}</p> : null}
         <p className="mb-3 text-[14px]">
           {now.hoopOff ? "The hoop is off the machine" : "The hoop stays on the machine"} · about{" "}

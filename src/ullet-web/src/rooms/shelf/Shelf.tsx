@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { FolderOpen, Plus } from "lucide-react";
+import { FolderOpen, Layers3, Plus } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, importFile, Refused } from "../../api/client";
@@ -8,6 +8,7 @@ import { Button } from "../../parts/Button";
 import { Eyelet } from "../../parts/Eyelet";
 import { say } from "../../state/messages";
 import { NewProjectPanel } from "./NewProjectPanel";
+import { PatternPanel } from "./PatternPanel";
 import { ProjectCard } from "./ProjectCard";
 
 /** All projects as pictures. */
@@ -17,6 +18,7 @@ export function Shelf() {
   const navigate = useNavigate();
   const chooser = useRef<HTMLInputElement>(null);
   const [asking, setAsking] = useState(false);
+  const [choosing, setChoosing] = useState(false);
 
   useEffect(() => {
     document.title = "Shelf · Ullet";
@@ -46,6 +48,10 @@ export function Shelf() {
             <FolderOpen size={17} aria-hidden />
             Open a file
           </Button>
+          <Button onClick={() => setChoosing(true)}>
+            <Layers3 size={17} aria-hidden />
+            From a pattern
+          </Button>
           <Button look="main" onClick={() => setAsking(true)}>
             <Plus size={17} aria-hidden />
             New project
@@ -69,12 +75,18 @@ export function Shelf() {
           <div className="rounded-card border border-dashed border-field bg-white px-8 py-16 text-center">
             <p className="mx-auto mb-4 max-w-md text-[17px]">
               The shelf is empty. Start with a hoop, lay a shape in it, and Ullet works out the stitches and
-              the cut shapes.
+              the cut shapes; or choose a pattern that is sewn whole inside the hoop.
             </p>
-            <Button look="main" onClick={() => setAsking(true)}>
-              <Plus size={17} aria-hidden />
-              New project
-            </Button>
+            <div className="flex justify-center gap-2">
+              <Button onClick={() => setChoosing(true)}>
+                <Layers3 size={17} aria-hidden />
+                From a pattern
+              </Button>
+              <Button look="main" onClick={() => setAsking(true)}>
+                <Plus size={17} aria-hidden />
+                New project
+              </Button>
+            </div>
           </div>
         ) : null}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(255px,1fr))] gap-5">
@@ -83,6 +95,7 @@ export function Shelf() {
           ))}
         </ul>
       </main>
+      {choosing ? <PatternPanel onClose={() => setChoosing(false)} /> : null}
       <NewProjectPanel open={asking} onOpenChange={setAsking} />
     </div>
   );

@@ -1,7 +1,7 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import { isCloth, isLine, isPiece, isWords, type ClothElement, type Element } from "../../api/client";
+import { isCloth, isLine, isPiece, isWords, isZone, type ClothElement, type Element } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { Section } from "../../parts/Section";
 import { TextField } from "../../parts/TextField";
@@ -20,6 +20,7 @@ import { SizeAndPlace } from "./SizeAndPlace";
 import { StageFields } from "./StageFields";
 import { StateButtons } from "./StateButtons";
 import { WordsFields } from "./WordsFields";
+import { ZoneFields } from "./ZoneFields";
 import { NodeFields } from "./nodes/NodeFields";
 import { OperationsFields } from "./operations/OperationsFields";
 import type { ElementProps } from "./elementProps";
@@ -64,7 +65,9 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
       </div>
       {element.isLocked ? (
         <p className="mx-4 mb-2 rounded-card bg-chalk px-3 py-1.5 text-[14px]">
-          {element.name} is locked: it is not moved, resized or deleted until you unlock it under Arrange.
+          {element.isPatternPart
+            ? `${element.name} is a part of the pattern; its size follows the pattern’s.`
+            : `${element.name} is locked: it is not moved, resized or deleted until you unlock it under Arrange.`}
         </p>
       ) : null}
       {element.isConstruction ? (
@@ -76,14 +79,16 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           </button>
         </p>
       ) : null}
-      <Section
-        title="Shape"
-        startsOpen={element.operations.length > 0}
-        brief={shapeBrief(element.operations.length)}
-        key={`shape ${element.id}`}
-      >
-        <OperationsFields {...props} element={element} />
-      </Section>
+      {isZone(element) ? null : (
+        <Section
+          title="Shape"
+          startsOpen={element.operations.length > 0}
+          brief={shapeBrief(element.operations.length)}
+          key={`shape ${element.id}`}
+        >
+          <OperationsFields {...props} element={element} />
+        </Section>
+      )}
       {words ? (
         <>
           <Section title="Words">
@@ -106,6 +111,10 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
             <EdgeMatchFields {...props} element={cloth} />
           </Section>
         </>
+      ) : isZone(element) ? (
+        <Section title="Zone">
+          <ZoneFields projectId={projectId} element={element} />
+        </Section>
       ) : (
         <Section title="Stitching">
           {words ? <LineFields {...props} element={words} line={words.words.line} /> : null}
@@ -117,9 +126,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           <ShapeFields {...props} element={element} />
         </Section>
       ) : null}
-      <Section title="Nodes" startsOpen={inNodes} brief={element.isDrawn ? "edit them" : "turn into nodes"}>
-        <NodeFields {...props} element={element} />
-      </Section>
+      {isZone(element) ? null : (
+        <Section title="Nodes" startsOpen={inNodes} brief={element.isDrawn ? "edit them" : "turn into nodes"}>
+          <NodeFields {...props} element={element} />
+        </Section>
+      )}
       <Section title="Size & place" brief={sizeText(element.box.width, element.box.height, scene.unit)}>
         <SizeAndPlace {...props} element={element} />
       </Section>

@@ -9,6 +9,7 @@ import { Section } from "../../parts/Section";
 import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
 import { duration, sizeText } from "../../state/lengths";
 import { ClothPanel } from "./ClothPanel";
+import { PatternFields } from "./PatternFields";
 import { ThreadPanel } from "./ThreadPanel";
 
 interface Props {
@@ -22,7 +23,8 @@ export function ProjectCard({ projectId, scene }: Props) {
   return (
     <div>
       <h2 className="px-4 pt-3 pb-1 font-head text-[17px] font-semibold">This project</h2>
-      <Section title="Hooping">
+      {scene.pattern ? <PatternFields projectId={projectId} scene={scene} pattern={scene.pattern} /> : null}
+      <Section title="Hooping" startsOpen={!scene.pattern}>
         <HoopingFields projectId={projectId} scene={scene} />
       </Section>
       <Section title="Whole design">

@@ -28,6 +28,7 @@ import { MapVerb } from "./MapVerb";
 import { MockUpPanel } from "./MockUpPanel";
 import { ShapePicture } from "./ShapePicture";
 import { RailMenu, VERB } from "./RailMenu";
+import { ZoneVerb } from "./ZoneVerb";
 import { wallEvents } from "./wallEvents";
 
 interface Props {
@@ -91,6 +92,7 @@ export function Rail({ projectId, scene }: Props) {
           setTool(tool === "measure" ? "select" : "measure");
         }}
       />
+      <ZoneVerb projectId={projectId} scene={scene} />
       <MapVerb />
       <Verb icon={Image} label="Mock-up" onClick={() => setAsked("mockUp")} />
       <input

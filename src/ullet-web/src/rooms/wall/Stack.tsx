@@ -1,12 +1,12 @@
 import { Blend, ChevronDown, ChevronUp, DraftingCompass, EyeOff, Group, Layers, Lock } from "lucide-react";
 import type { KeyboardEvent, MouseEvent } from "react";
 import { useEdits } from "../../api/edits";
-import { isLaid, type Element, type Scene } from "../../api/client";
+import { isLaid, isZone, type Element, type Scene } from "../../api/client";
 import { IconButton } from "../../parts/IconButton";
 import { ClothSwatch, ThreadSwatch } from "../../parts/Swatch";
 import { useView } from "../../state/view";
 import { SelectBy } from "./SelectBy";
-import { useCarriedRow } from "./useCarriedRow";
+import { useCarriedRow } from "../../parts/useCarriedRow";
 
 interface Props {
   projectId: string;
@@ -88,8 +88,8 @@ export function Stack({ projectId, scene }: Props) {
               data-selected={chosen || undefined}
               data-carried={carry.carried === element.id || undefined}
               data-over={(carry.over === element.id && carry.carried !== element.id) || undefined}
-              data-element={element.id}
-              onPointerDown={(event) => carry.down(event, element)}
+              data-row={element.id}
+              onPointerDown={(event) => carry.down(event, element.id, element.isLocked)}
               onPointerMove={carry.move}
               onPointerUp={carry.up}
               onPointerCancel={carry.cancel}
@@ -143,6 +143,10 @@ export function Stack({ projectId, scene }: Props) {
 function Mark({ scene, element }: { scene: Scene; element: Element }) {
   if (element.isConstruction)
     return <span className="size-4.5 shrink-0 rounded-[5px] border border-dashed border-muted" aria-hidden />;
+  if (isZone(element))
+    return (
+      <span className="size-4.5 shrink-0 rounded-[5px] border-2 border-dotted border-madder" aria-hidden />
+    );
   if (isLaid(element))
     return <ClothSwatch cloth={scene.cloths.find((cloth) => cloth.id === element.cloth?.id)} />;
   const step = scene.steps.find((each) => each.ownerId === element.id && each.threadId != null);

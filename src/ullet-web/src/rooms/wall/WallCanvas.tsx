@@ -30,6 +30,8 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     pointedPath,
     margins,
     map: mapKind,
+    wanted,
+    want,
     select,
   } = useView();
   const cells = useMap(projectId, mapKind, saved.head).data;
@@ -93,6 +95,12 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     const kept = selection.filter((id) => known.has(id));
     if (!fresh.length && kept.length < selection.length) select(kept);
   }, [projectId, saved, selection, select]);
+
+  useEffect(() => {
+    if (!view || !wanted || drawn === null) return;
+    wallEvents.lookAt(wanted.x, wanted.y);
+    want(null);
+  }, [view, wanted, want, drawn]);
 
   const hands = useWallHands(projectId, view, scene);
 

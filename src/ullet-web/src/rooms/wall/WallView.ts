@@ -2,7 +2,7 @@ import type { Element } from "../../api/client";
 import { between } from "../../canvas/boxes";
 import { apply, fitted, zoomedAt, type Camera, type Place } from "../../canvas/camera";
 import { Sprites } from "../../canvas/sprites";
-import { paintHoop, type Drawing } from "../../canvas/wallPainter";
+import { paintBase, paintHoop, type Drawing } from "../../canvas/wallPainter";
 import { paintOverlay, type Drag, type Extra, type Marks } from "./wallOverlay";
 
 const IDLE_MS = 90;
@@ -210,6 +210,7 @@ export class WallView {
     this.sprites.begin();
     const picture = this.picture((ctx, drawing) => {
       paintHoop(ctx, drawing, this.frame);
+      paintBase(ctx, drawing, this.frame);
       this.paintElements(ctx, drawing, (element) => !moved.has(element.id));
     });
     const moving = moved.size

@@ -1,10 +1,9 @@
 import { useRef, useState, type PointerEvent } from "react";
-import type { Element } from "../../api/client";
 
 const SLACK_PX = 5;
 
-/** A row of the stack that is dragged on to another, by mouse, pen or finger. */
-export function useCarriedRow(onDropped: (elementId: string, onId: string) => void) {
+/** A row of a list that is dragged on to another, by mouse, pen or finger; rows carry their id as data-row. */
+export function useCarriedRow(onDropped: (rowId: string, onId: string) => void) {
   const pressed = useRef<{ id: string; y: number } | null>(null);
   const [carried, setCarried] = useState<string | null>(null);
   const [over, setOver] = useState<string | null>(null);
@@ -18,8 +17,8 @@ export function useCarriedRow(onDropped: (elementId: string, onId: string) => vo
   return {
     carried,
     over,
-    down(event: PointerEvent<HTMLElement>, element: Element) {
-      if (event.button === 0 && !element.isLocked) pressed.current = { id: element.id, y: event.clientY };
+    down(event: PointerEvent<HTMLElement>, rowId: string, isLocked = false) {
+      if (event.button === 0 && !isLocked) pressed.current = { id: rowId, y: event.clientY };
     },
     move(event: PointerEvent<HTMLElement>) {
       const from = pressed.current;
@@ -40,8 +39,8 @@ export function useCarriedRow(onDropped: (elementId: string, onId: string) => vo
   };
 }
 
-/** The element whose row lies under the pointer, or null. */
+/** The row that lies under the pointer, or null. */
 function rowAt(event: PointerEvent): string | null {
   const under = document.elementFromPoint(event.clientX, event.clientY);
-  return under?.closest<HTMLElement>("[data-element]")?.dataset.element ?? null;
+  return under?.closest<HTMLElement>("[data-row]")?.dataset.row ?? null;
 }

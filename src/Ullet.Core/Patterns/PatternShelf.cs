@@ -1,0 +1,40 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Patterns;
+
+/// <summary>The patterns that ship with Ullet.</summary>
+public static class PatternShelf
+{
+    public static readonly ImmutableArray<IPattern> All = [new HarvestPatch(), new ZipPouch(), new MugRug()];
+
+    public static IPattern? Find(string id) => All.FirstOrDefault(pattern => pattern.Id == id);
+
+    /// <summary>What a project's pattern gives; null for a project made by hand, or whose pattern is not known any more.</summary>
+    public static PatternPlan? PlanOf(Project project) =>
+        project.Pattern is { } use && Plan(use) is { IsOk: true } plan ? plan.Value : null;
+
+    /// <summary>The smallest hoop that takes a plan's stitching, also used sideways; null when none does.</summary>
+    public static Hoop? SmallestHoop(PatternPlan plan) =>
+        Hoop.Catalogue.SelectMany(hoop => new[] { hoop, hoop.Turned() }).FirstOrDefault(hoop => Takes(hoop, plan));
+
+    /// <summary>True when a plan's stitching lies in a hoop's field.</summary>
+    public static bool Takes(Hoop hoop, PatternPlan plan) =>
+        Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(plan.Sewn, 1e-6);
+
+    /// <summary>What a pattern gives, or why it can't.</summary>
+    public static Result<PatternPlan> Plan(PatternUse use)
+    {
+        if (Find(use.PatternId) is not { } pattern)
+        {
+            return new Refusal(
+                "pattern-unknown",
+                "patternId",
+                $"There is no pattern \"{use.PatternId}\" in this Ullet."
+            );
+        }
+        return PatternNumbers.Of(pattern, use).Then(numbers => (Result<PatternPlan>)pattern.Make(numbers, use));
+    }
+}

@@ -1,0 +1,368 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using static Ullet.Core.Patterns.PatternHands;
+using static Ullet.Core.Patterns.PatternLines;
+
+namespace Ullet.Core.Patterns;
+
+/// <summary>A lined pouch with a zip in its front, sewn face to face and turned through the open zip.</summary>
+/// <remarks>Only width, height and the zip's height above the bottom grow; seams, allowances and the zip keep their sizes.</remarks>
+public sealed class ZipPouch : IPattern
+{
+    /// <summary>Cloth beyond the closing seam when it is laid, mm; trimmed to <see cref="Trimmed"/> afterwards.</summary>
+    private const double Beyond = 13;
+
+    private const double Trimmed = 6;
+
+    /// <summary>Width of the tape of a nylon-coil zip, mm.</summary>
+    private const double Tape = 30;
+
+    /// <summary>From the middle of the teeth to the folded edge of a panel, mm.</summary>
+    private const double FromTeeth = 7;
+
+    /// <summary>Cloth between a panel's raw edge and its seam, mm.</summary>
+    private const double Allowance = 6;
+
+    /// <summary>From a fold to the line sewn along it, mm.</summary>
+    private const double AlongFold = 2.5;
+
+    /// <summary>The tape must reach past the seams by this on both sides, mm.</summary>
+    private const double ZipEnds = 20;
+
+    /// <summary>How far the zip is opened before the closing layer goes on, share of the width: half to two thirds.</summary>
+    private const double Opened = 0.6;
+
+    /// <summary>What the teeth and the slider take, mm.</summary>
+    private const double Teeth = 8;
+    private static readonly (double Width, double Height) Slider = (14, 16);
+
+    public string Id => "zip-pouch";
+
+    public string Name => "Zip pouch";
+
+    public string Summary => "A lined pouch with a zip across its front, sewn in one hooping and turned through the zip.";
+
+    public ImmutableArray<PatternNumberField> Numbers =>
+        [
+            new("width", "Width", 90, 310, 180),
+            new("height", "Height", 80, 220, 120),
+            new("drop", "Zip below the top edge", 22, 80, 30),
+        ];
+
+    public ImmutableArray<PatternFillIn> FillIns =>
+        [new("name", "Name on the front", "Seeds", []), new("motif", "Motif beside it", "Leaf", Motifs.Names)];
+
+    public ImmutableArray<HardwareStart> Hardware => [new("zip", "A zip, length of its tape", 130, 350, 220)];
+
+    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size) =>
+        [new("width", size - (2 * ZipEnds))];
+
+    public Refusal? Check(PatternNumbers numbers) =>
+        numbers["height"] - numbers["drop"] < 50
+            ? new Refusal(
+                "zip-too-low",
+                "drop",
+                $"The zip lies {numbers["drop"]:0.#} mm below the top edge of a pouch {numbers["height"]:0.#} mm high: at least 50 mm "
+                    + $"must be left below it, so it may lie up to {numbers["height"] - 50:0.#} mm down."
+            )
+            : null;
+
+    public PatternPlan Make(PatternNumbers numbers, PatternUse use)
+    {
+        var (width, height) = (numbers["width"], numbers["height"]);
+        var seam = Box.Centred(width, height);
+        var cut = seam.Grown(Beyond);
+        var zip = seam.MinY + numbers["drop"];
+        var (below, above) = (zip + FromTeeth, zip - FromTeeth);
+        var lower = new Box(cut.MinX, below, cut.MaxX, cut.MaxY);
+        var upper = new Box(cut.MinX, cut.MinY, cut.MaxX, above);
+        return new PatternPlan(
+            [.. Lines(seam, zip, below, above), .. Zones(seam, zip)],
+            [.. Acts(seam, cut, zip, lower, upper)],
+            [
+                new PatternPanel("p-front", "front panel", Line("top-stitch-upper"), Area(lower)),
+                new PatternPanel("p-top", "top panel", Line("top-stitch-upper"), Area(upper)),
+            ],
+            Places(seam, below),
+            Cloths(cut, lower, upper, width),
+            [
+                "Stabiliser: medium tear-away, larger than the hoop all round; it is torn away at the end.",
+                "Needle: 75/11 embroidery. Interface thin cotton with a light fusible before it is cut.",
+                $"Seam allowances: {Allowance:0} mm along the zip, {Trimmed:0} mm round the pouch once it is cut out.",
+                "The zip must be nylon coil: the needle crosses its teeth.",
+            ],
+            seam.Grown(8)
+        )
+        {
+            IsTurned = true,
+            ClosingSeamId = "p-closing-seam",
+        };
+    }
+
+    private static StepKey Line(string part) => SewAct.Line($"p-{part}").Key;
+
+    private static IEnumerable<StitchedLine> Lines(Box seam, double zip, double below, double above)
+    {
+        var (left, right) = (seam.MinX - 5, seam.MaxX + 5);
+        ImmutableArray<Curve> Across(double y) => Straight(left, y, right, y);
+        yield return PatternLines.Line(
+            "zip-place",
+            "Zip",
+            "placement",
+            Mark,
+            Across(zip - (Tape / 2)),
+            Across(zip + (Tape / 2))
+        );
+        yield return PatternLines.Line(
+            "zip-tack",
+            "Zip",
+            "tack-down",
+            Hold,
+            Across(zip - (Tape / 2) + 3),
+            Across(zip + (Tape / 2) - 3)
+        );
+        yield return PatternLines.Line(
+            "zip-ends",
+            "Zip",
+            "joining of the tape ends",
+            new LineSettings { Kind = LineKind.Bean },
+            Straight(seam.MinX - 4, zip - 6, seam.MinX - 4, zip + 6),
+            Straight(seam.MaxX + 4, zip - 6, seam.MaxX + 4, zip + 6)
+        );
+        yield return PatternLines.Line("front-seam", "Front panel", "seam along the zip", Seam, Across(below));
+        yield return PatternLines.Line(
+            "top-stitch-lower",
+            "Front panel",
+            "line along the fold",
+            Mark,
+            Across(below + AlongFold)
+        );
+        yield return PatternLines.Line("top-seam", "Top panel", "seam along the zip", Seam, Across(above));
+        yield return PatternLines.Line(
+            "top-stitch-upper",
+            "Top panel",
+            "line along the fold",
+            Mark,
+            Across(above - AlongFold)
+        );
+        yield return PatternLines.Line(
+            "lining-seam",
+            "Lining",
+            "seams along the zip",
+            Seam,
+            Across(below),
+            Across(above)
+        );
+        yield return PatternLines.Line("closing-seam", "Pouch", "closing seam", Seam, Round(seam, 6));
+    }
+
+    private static IEnumerable<Zone> Zones(Box seam, double zip)
+    {
+        Zone Keep(string part, string name, double x, double width, double height) =>
+            new()
+            {
+                Id = $"p-{part}",
+                PatternPart = part,
+                Name = name,
+                IsLocked = true,
+                Box = new ElementBox(x, zip, width, height, 0),
+                Shape = new RectangleShape(),
+                Allows = ["p-zip-ends", "p-closing-seam"],
+            };
+        var lay = new StepKey(HandsAct.OwnerId, "lay-zip", 0);
+        var open = new StepKey(HandsAct.OwnerId, "open-zip", 0);
+        yield return Keep("teeth", "Zip teeth", 0, seam.Width + 10, Teeth) with { From = lay };
+        yield return Keep("slider-shut", "Zip slider, shut", seam.MaxX + 14, Slider.Width, Slider.Height) with
+        {
+            From = lay,
+            Until = open,
+            Allows = [],
+        };
+        yield return Keep("slider-open", "Zip slider, open", seam.MaxX - (Opened * seam.Width), Slider.Width, Slider.Height) with
+        {
+            From = open,
+            Allows = [],
+        };
+    }
+
+    private static IEnumerable<PatternAct> Acts(Box seam, Box cut, double zip, Box lower, Box upper)
+    {
+        var (stabiliser, tape) = (PatternCloths.Stabiliser, ZipTape);
+        var tapeArea = new Box(seam.MinX - ZipEnds, zip - (Tape / 2), seam.MaxX + ZipEnds, zip + (Tape / 2));
+        var down = Flipped(lower, lower.MinY, Allowance);
+        var up = Flipped(upper, upper.MaxY, Allowance);
+        yield return Hands(
+            HandKind.HoopUp,
+            "hoop-up",
+            $"Hoop {stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
+            hoopOff: true,
+            role: ActRole.HoopUp,
+            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, cut.Grown(20))]
+        );
+        yield return SewAct.Line("p-zip-place", ActRole.PlaceZip);
+        yield return Hands(
+            HandKind.Lay,
+            "lay-zip",
+            $"Lay the closed zip face up between the two lines, its slider to the right, beyond the end of the lines; the tape must be at "
+                + $"least {LengthText.AtLeast(tapeArea.Width, Tape)}. Tape both ends down, away from the needle.",
+            "The slider must lie outside the lines.",
+            "The teeth lie midway between the lines and the zip does not bow.",
+            role: ActRole.LayZip,
+            changes: [Laid("p-zip", "Zip", tape, true, tapeArea)]
+        );
+        yield return SewAct.Line("p-zip-tack", ActRole.TackZip);
+        yield return SewAct.Line("p-zip-ends", ActRole.JoinTape);
+        yield return LayPanel("front", "front panel", Front, down, "lower", "toward the top of the hoop");
+        yield return SewAct.Line("p-front-seam");
+        yield return FoldPanel("front", "front panel", "down", lower);
+        yield return SewAct.Line("p-top-stitch-lower");
+        yield return LayPanel("top", "top panel", Top, up, "upper", "toward the bottom of the hoop");
+        yield return SewAct.Line("p-top-seam");
+        yield return FoldPanel("top", "top panel", "up", upper);
+        yield return SewAct.Line("p-top-stitch-upper");
+        yield return Hands(
+            HandKind.LayBehind,
+            "lay-lining",
+            "Take the hoop off and turn it over. Lay both lining pieces right side down on the back, a raw edge of each "
+                + $"{Allowance:0} mm past its seam along the zip, their bodies over the zip. Tape them and turn the hoop back.",
+            "Nothing on the front may be caught: smooth the panels flat and tape them.",
+            "Both linings cover their seam lines from end to end.",
+            hoopOff: true,
+            changes:
+            [
+                Laid("p-lining", "Lower lining", Lining, false, down, beneath: true),
+                Laid("p-lining-top", "Upper lining", Lining, false, up, beneath: true),
+            ]
+        );
+        yield return SewAct.Line("p-lining-seam");
+        yield return Hands(
+            HandKind.Fold,
+            "fold-lining",
+            "Take the hoop off and turn it over. Fold both linings away from the zip along their seams, crease them with a nail, "
+                + "tape them flat, and turn the hoop back.",
+            hoopOff: true,
+            changes: [Folded("p-lining", true, lower), Folded("p-lining-top", true, upper)]
+        );
+        yield return Hands(
+            HandKind.OpenZip,
+            "open-zip",
+            $"Open the zip by half to two thirds: pull the slider to the left, to about {Opened * seam.Width:0} mm from the right seam.",
+            "The pouch is turned through this opening: shut, it can't be turned.",
+            "The slider lies inside the pouch, clear of every line that is still to be sewn.",
+            role: ActRole.OpenZip
+        );
+        yield return Hands(
+            HandKind.Lay,
+            "lay-back",
+            $"Lay the back face down over everything, right sides together; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
+                + "Tape its corners.",
+            role: ActRole.LayClosing,
+            changes: [Laid("p-back", "Back", Back, false, cut)]
+        );
+        yield return Hands(
+            HandKind.LayBehind,
+            "lay-back-lining",
+            "Turn the hoop over and lay the back lining right side down on the linings there; tape its corners and turn the hoop back.",
+            null,
+            "All four layers reach past the closing seam all round, and no tape lies under it.",
+            hoopOff: true,
+            role: ActRole.LayClosing,
+            changes: [Laid("p-back-lining", "Back lining", Lining, false, cut, beneath: true)]
+        );
+        yield return SewAct.Line("p-closing-seam", ActRole.ClosingSeam);
+        yield return Hands(
+            HandKind.CutOut,
+            "cut-out",
+            $"Take the work out of the hoop, tear the stabiliser away, and cut the pouch out {Trimmed:0} mm outside the closing seam. Cut "
+                + "the zip's ends off level and clip the corners.",
+            "Do not cut into the seam.",
+            hoopOff: true,
+            role: ActRole.Finish
+        );
+        yield return Hands(
+            HandKind.Turn,
+            "turn",
+            "Turn the pouch right side out through the zip, and push the corners out with a blunt point.",
+            hoopOff: true,
+            role: ActRole.Finish
+        );
+        yield return Hands(
+            HandKind.Press,
+            "press",
+            "Press the pouch flat, the iron clear of the zip's teeth.",
+            hoopOff: true,
+            role: ActRole.Finish
+        );
+    }
+
+    private static HandsAct LayPanel(string part, string name, Cloth cloth, Box area, string edge, string body) =>
+        Hands(
+            HandKind.Lay,
+            $"lay-{part}",
+            $"Lay the {name} ({cloth.Name}) face down over the zip, its raw edge {Allowance:0} mm past the {edge} seam line and its body "
+                + $"{body}; it must be at least {LengthText.AtLeast(area.Width, area.Height)}. Tape its corners.",
+            null,
+            $"The raw edge runs straight along the {edge} side of the teeth.",
+            changes: [Laid($"p-{part}", char.ToUpperInvariant(name[0]) + name[1..], cloth, false, area)]
+        );
+
+    private static HandsAct FoldPanel(string part, string name, string way, Box area) =>
+        Hands(
+            HandKind.Fold,
+            $"fold-{part}",
+            $"Fold the {name} {way} along its seam, so that it lies face up; crease it with a nail and tape its far edge.",
+            null,
+            "It lies flat and does not cover the teeth.",
+            changes: [Folded($"p-{part}", true, area)]
+        );
+
+    /// <summary>Where a panel lies before it is folded along a line: over it, its raw edge an allowance past it.</summary>
+    private static Box Flipped(Box folded, double fold, double allowance) =>
+        fold == folded.MinY
+            ? new Box(folded.MinX, fold - folded.Height, folded.MaxX, fold + allowance)
+            : new Box(folded.MinX, fold - allowance, folded.MaxX, fold + folded.Height);
+
+    private static ImmutableArray<FillInPlace> Places(Box seam, double below)
+    {
+        // Decoration keeps 8 mm from seams and folds.
+        var room = new Box(seam.MinX + 8, below + 8, seam.MaxX - 8, seam.MaxY - 8);
+        var side = Math.Min(Math.Min(room.Height, room.Width / 4), 40);
+        var motif = new Box(room.MinX, room.Centre.Y - (side / 2), room.MinX + side, room.Centre.Y + (side / 2));
+        var tall = Math.Min(room.Height, 34);
+        return
+        [
+            new FillInPlace("motif", "p-motif", motif, "p-leaf"),
+            new FillInPlace(
+                "name",
+                "p-name",
+                new Box(motif.MaxX + 8, room.Centre.Y - (tall / 2), room.MaxX, room.Centre.Y + (tall / 2)),
+                "p-front"
+            ),
+        ];
+    }
+
+    private static ImmutableArray<ClothNeed> Cloths(Box cut, Box lower, Box upper, double width) =>
+        [
+            new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
+            new(ZipTape, "zip", width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            new(Front, "front panel", cut.Width, lower.Height + Allowance),
+            new(Top, "top panel", cut.Width, upper.Height + Allowance),
+            new(Back, "back", cut.Width, cut.Height),
+            new(Lining, "lower lining", cut.Width, lower.Height + Allowance),
+            new(Lining, "upper lining", cut.Width, upper.Height + Allowance),
+            new(Lining, "back lining", cut.Width, cut.Height),
+            new(Motifs.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"),
+        ];
+
+    private static readonly Cloth ZipTape = PatternCloths.Of("zip", "nylon-coil zip", "#3a4a5a", ClothKind.Zip, ClothTexture.Plain);
+
+    private static readonly Cloth Front = PatternCloths.Of("front", "seed-packet cotton", "#e7d9b4", texture: ClothTexture.Dotted);
+
+    private static readonly Cloth Top = PatternCloths.Of("top", "shed green cotton", "#3f6b5c");
+
+    private static readonly Cloth Back = PatternCloths.Of("back", "potting-bench canvas", "#b88a5b");
+
+    private static readonly Cloth Lining = PatternCloths.Of("lining", "pale lining cotton", "#dfe6ea");
+}

@@ -1,0 +1,209 @@
+using System.Collections.Immutable;
+using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Patterns;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.RunSheets;
+
+/// <summary>Gathers the steps of a project's own hooping, before they have an order.</summary>
+internal static class StepGathering
+{
+    /// <summary>What the rules read, and the optional steps that are switched off.</summary>
+    internal static (OrderFacts Facts, ImmutableArray<RunStep> Off) Of(
+        Project project,
+        IReadOnlyDictionary<string, ElementAtWork> work
+    )
+    {
+        var plan = PatternShelf.PlanOf(project);
+        var all = Units(project, work).ToList();
+        var owned = plan?.Acts.OfType<SewAct>().Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal) ?? [];
+        var sewn = all.SelectMany(unit => unit.Acts).ToDictionary(act => act.Step.Key, act => act.Step);
+        var off = new List<RunStep>();
+        bool IsOn(RunStep step)
+        {
+            var isOff = project.RunSheet.Of(step.Key) is { IsOff: true };
+            if (isOff)
+            {
+                off.Add(step);
+            }
+            return !isOff;
+        }
+        var units = all.Where(unit => unit.Acts.Length > 0 && !owned.Contains(unit.Acts[0].Step.OwnerId))
+            .Select(unit => unit with { Acts = [.. unit.Acts.Where(act => IsOn(act.Step))] })
+            .Where(unit => unit.Acts.Length > 0)
+            .ToImmutableArray();
+        var acts = (plan?.Acts ?? [])
+            .Select(act => (Act: act, Step: StepOf(project, act, sewn)))
+            .Where(pair => pair.Step is not null && IsOn(pair.Step))
+            .Select(pair => (pair.Act, pair.Step!))
+            .ToImmutableArray();
+        var own = project.RunSheet.Hands.Select(RunStep (hand) => UserHand(project, hand)).Where(IsOn).ToImmutableArray();
+        return (new OrderFacts(project, units, Frame(project, plan, units, own), plan, acts), [.. off]);
+    }
+
+    internal static HandStep Hand(Project project, string ownerId, string ownerName, HandWork work, int ordinal = 0)
+    {
+        var key = new StepKey(ownerId, work.Name, ordinal);
+        return new HandStep(key, ownerId, ownerName, work, project.RunSheet.Of(key)?.Note);
+    }
+
+    private static OrderFrame Frame(
+        Project project,
+        PatternPlan? plan,
+        ImmutableArray<SewnUnit> units,
+        ImmutableArray<RunStep> own
+    )
+    {
+        if (plan is not null)
+        {
+            return new OrderFrame([], own, []);
+        }
+        var hooping = project.Hooping;
+        return new OrderFrame(
+            [Hand(project, hooping.Id, hooping.Name, HoopingSteps.HoopUp(project, [.. units]))],
+            own,
+            units.IsEmpty && own.IsEmpty ? [] : [Hand(project, hooping.Id, hooping.Name, HoopingSteps.Finish(project))]
+        );
+    }
+
+    private static RunStep? StepOf(Project project, PatternAct act, Dictionary<StepKey, RunStep> sewn) =>
+        act is HandsAct hands
+            ? Hand(project, HandsAct.OwnerId, SubjectOf(project, hands.Work), WithOwnCloths(project, hands.Work))
+            : sewn.GetValueOrDefault(act.Key);
+
+    /// <summary>What a hand step of a pattern is about: the layer that it lays or changes, the zip, or the whole.</summary>
+    private static string SubjectOf(Project project, HandWork work)
+    {
+        if (work.Kind is HandKind.OpenZip or HandKind.CloseZip)
+        {
+            return "Zip";
+        }
+        var whole = PatternShelf.Find(project.Pattern!.PatternId)!.Name;
+        var names = PatternShelf
+            .PlanOf(project)!
+            .Acts.OfType<HandsAct>()
+            .SelectMany(act => act.Work.Changes)
+            .OfType<LayerLaid>()
+            .Where(laid => work.Changes.Any(change => change.LayerId == laid.LayerId))
+            .Select(laid => laid.Name)
+            .Distinct(StringComparer.Ordinal)
+            .ToList();
+        if (work.Kind == HandKind.HoopUp || names.Count == 0)
+        {
+            return whole;
+        }
+        var all = string.Join(" and ", names).ToLowerInvariant();
+        return char.ToUpperInvariant(all[0]) + all[1..];
+    }
+
+    /// <summary>The work with the project's cloths in place of those that the pattern began with.</summary>
+    private static HandWork WithOwnCloths(Project project, HandWork work) =>
+        work.Changes.OfType<LayerLaid>().All(laid => project.FindCloth(laid.Cloth.Id) == laid.Cloth)
+            ? work
+            : work with
+            {
+                Text = work
+                    .Changes.OfType<LayerLaid>()
+                    .Aggregate(
+                        work.Text,
+                        (text, laid) =>
+                            text.Replace(
+                                laid.Cloth.Name,
+                                project.FindCloth(laid.Cloth.Id)?.Name ?? laid.Cloth.Name,
+                                StringComparison.Ordinal
+                            )
+                    ),
+                Changes =
+                [
+                    .. work.Changes.Select(change =>
+                        change is LayerLaid laid ? laid with { Cloth = project.FindCloth(laid.Cloth.Id) ?? laid.Cloth } : change
+                    ),
+                ],
+            };
+
+    private static HandStep UserHand(Project project, UserHandStep hand)
+    {
+        var changes = ImmutableArray.CreateBuilder<LayerChange>();
+        if (project.FindCloth(hand.ClothId) is { } cloth)
+        {
+            var hoop = project.Hooping.Hoop;
+            var area = hand.Area is { } box
+                ? Box.Centred(box.Width, box.Height)
+                : Box.Centred(hoop.FieldWidth, hoop.FieldHeight);
+            var ring = Ring.Of([
+                new(area.MinX + (hand.Area?.X ?? 0), area.MinY + (hand.Area?.Y ?? 0)),
+                new(area.MaxX + (hand.Area?.X ?? 0), area.MinY + (hand.Area?.Y ?? 0)),
+                new(area.MaxX + (hand.Area?.X ?? 0), area.MaxY + (hand.Area?.Y ?? 0)),
+                new(area.MinX + (hand.Area?.X ?? 0), area.MaxY + (hand.Area?.Y ?? 0)),
+            ]);
+            changes.Add(
+                new LayerLaid(hand.Id, cloth.Name, cloth, !hand.FaceDown, [new Region(ring, [])])
+                {
+                    IsBeneath = hand.IsBeneath,
+                }
+            );
+        }
+        if (hand.LayerId is { } layer)
+        {
+            changes.Add(new LayerRemoved(layer));
+        }
+        var work = new HandWork(hand.Kind, "hand", hand.Text, hand.Warning, hand.HoopOff, changes.ToImmutable())
+        {
+            Check = hand.Check,
+        };
+        return Hand(project, hand.Id, "By hand", work);
+    }
+
+    /// <summary>Pieces and lines from the bottom of the stack, each with its steps in its method's order.</summary>
+    private static IEnumerable<SewnUnit> Units(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
+    {
+        foreach (var element in project.Elements)
+        {
+            var at = work[element.Id];
+            foreach (var piece in at.Pieces)
+            {
+                yield return new SewnUnit(piece.Work, piece.Work.Edge, [.. Acts(project, piece)]);
+            }
+            if (at.Line is { } line)
+            {
+                yield return new SewnUnit(
+                    null,
+                    line.Outline,
+                    [new UnitAct(UnitPhase.Cover, new StitchStep(line.Key, element.Id, element.Name, line))]
+                );
+            }
+        }
+    }
+
+    private static IEnumerable<UnitAct> Acts(Project project, KeyedPiece piece)
+    {
+        var work = piece.Work;
+        var (part, element) = (work.Part, work.Part.Element);
+        var acts = AppliqueMethods.Of(element.Method).Acts(work);
+        for (var i = 0; i < acts.Length; i++)
+        {
+            var handsFollow = acts.Skip(i + 1).Any(act => act is HandAct);
+            if (acts[i] is StageAct stage && !element.Stages.IsOff(stage.Role))
+            {
+                var isCover = stage.Role == StageRole.Cover;
+                if (isCover && work.Visible is { WholeRings.IsEmpty: true, Stretches.IsEmpty: true })
+                {
+                    continue;
+                }
+                var resolved = StageNumbers.Resolve(project, work, stage.Role, isCover ? piece.EdgeKey : piece.LaidKey);
+                var phase =
+                    stage.Role == StageRole.Placement ? UnitPhase.Placement
+                    : isCover && !handsFollow ? UnitPhase.Cover
+                    : UnitPhase.TackDown;
+                yield return new UnitAct(phase, new StitchStep(resolved.Key, element.Id, part.Name, resolved));
+            }
+            else if (acts[i] is HandAct hand)
+            {
+                var phase = hand.Work.Kind == HandKind.Lay ? UnitPhase.Lay : UnitPhase.Trim;
+                yield return new UnitAct(phase, Hand(project, element.Id, part.Name, hand.Work, part.Ordinal));
+            }
+        }
+    }
+}

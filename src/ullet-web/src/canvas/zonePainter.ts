@@ -1,0 +1,49 @@
+import type { ZoneElement } from "../api/client";
+import { apply } from "./camera";
+import { outlineOf, type Frame } from "./wallPainter";
+
+const LOOKS = {
+  keepClear: { edge: "#b3343a", fill: "rgb(179 52 58 / 0.1)", hatch: true },
+  stayWithin: { edge: "#1f7a6d", fill: "transparent", hatch: false },
+  guide: { edge: "#5a6878", fill: "transparent", hatch: false },
+} as const;
+
+/** A zone: an edge of short dashes; one that is kept clear is hatched as well, so that colour is not all that tells. */
+export function paintZone(ctx: CanvasRenderingContext2D, element: ZoneElement, frame: Frame) {
+  const look = LOOKS[element.zone];
+  const path = outlineOf(element);
+  apply(ctx, frame.camera, frame.ratio);
+  const px = 1 / frame.camera.scale;
+  ctx.save();
+  ctx.fillStyle = look.fill;
+  ctx.fill(path);
+  if (look.hatch) hatch(ctx, element, path, px);
+  ctx.lineCap = "butt";
+  for (const [color, width] of [
+    ["rgb(255 255 255 / 0.85)", 3],
+    [look.edge, 1.4],
+  ] as const) {
+    ctx.setLineDash([6 * px, 3 * px]);
+    ctx.strokeStyle = color;
+    ctx.lineWidth = width * px;
+    ctx.stroke(path);
+  }
+  ctx.setLineDash([]);
+  ctx.restore();
+}
+
+function hatch(ctx: CanvasRenderingContext2D, element: ZoneElement, path: Path2D, px: number) {
+  const { x, y, width, height } = element.outline;
+  const step = 7 * px;
+  ctx.save();
+  ctx.clip(path);
+  ctx.beginPath();
+  for (let at = x - height; at < x + width; at += step) {
+    ctx.moveTo(at, y + height);
+    ctx.lineTo(at + height, y);
+  }
+  ctx.strokeStyle = "rgb(179 52 58 / 0.45)";
+  ctx.lineWidth = px;
+  ctx.stroke();
+  ctx.restore();
+}

@@ -1,0 +1,146 @@
+import { useState, type FormEvent } from "react";
+import { useEdits } from "../../api/edits";
+import { useCatalogue } from "../../api/queries";
+import type { HandKind, OrderedStep, Scene, UserHandStep } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
+import { Panel } from "../../parts/Panel";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+  /** A new one follows this step. */
+  after: OrderedStep | undefined;
+  /** The one that is changed; left out for a new one. */
+  hand?: UserHandStep;
+  onClose: () => void;
+}
+
+/** Asks for a hand step of the user's own. */
+export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props) {
+  const edits = useEdits(projectId);
+  const kinds = useCatalogue().data?.handKinds ?? [];
+  const [kind, setKind] = useState<HandKind>(hand?.kind ?? "freeText");
+  const [text, setText] = useState(hand?.text ?? "");
+  const [warning, setWarning] = useState(hand?.warning ?? "");
+  const [check, setCheck] = useState(hand?.check ?? "");
+  const [hoopOff, setHoopOff] = useState(hand?.hoopOff ?? false);
+  const [clothId, setClothId] = useState(hand?.clothId ?? "");
+  const [faceDown, setFaceDown] = useState(hand?.faceDown ?? false);
+  const [isBeneath, setIsBeneath] = useState(hand?.isBeneath ?? false);
+  const [layerId, setLayerId] = useState(hand?.layerId ?? "");
+  const lays = kind === "lay" || kind === "layBehind" || kind === "insert";
+
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    const done = await edits.edit({
+      edit: "setHandStep",
+      id: hand?.id ?? null,
+      kind,
+      text,
+      warning: warning || null,
+      check: check || null,
+      hoopOff,
+      clothId: lays && clothId ? clothId : null,
+      faceDown: lays && faceDown,
+      isBeneath: kind === "layBehind" || (lays && isBeneath),
+      layerId: kind === "remove" && layerId ? layerId : null,
+      after: after?.key ?? null,
+    });
+    if (done) onClose();
+  };
+
+  return (
+    <Panel title={hand ? "Change a hand step" : "Add a hand step"} open onOpenChange={onClose}>
+      <form onSubmit={(event) => void save(event)} className="space-y-3 overflow-y-auto">
+        {hand || !after ? null : (
+          <p className="text-[14px] text-muted">
+            It goes after “{after.ownerName}, {after.role}”.
+          </p>
+        )}
+        <Choice
+          label="What hands do"
+          value={kind}
+          options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
+          onChosen={(value) => setKind(kinds.find((known) => known.id === value)?.id ?? "freeText")}
+        />
+        <Line label="In a sentence" value={text} onChange={setText} />
+        {lays ? (
+          <>
+            <Choice
+              label="Cloth that is laid"
+              value={clothId}
+              options={[
+                { value: "", label: "none" },
+                ...scene.cloths.map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+              onChosen={setClothId}
+            />
+            <Tick label="Face down" value={faceDown} onChange={setFaceDown} />
+            {kind === "layBehind" ? null : (
+              <Tick label="Beneath everything that is hooped" value={isBeneath} onChange={setIsBeneath} />
+            )}
+          </>
+        ) : null}
+        {kind === "remove" ? (
+          <Choice
+            label="Layer that is taken away"
+            value={layerId}
+            options={[
+              { value: "", label: "none" },
+              ...scene.runSheet.lanes.map((lane) => ({ value: lane.layerId, label: lane.name })),
+            ]}
+            onChosen={setLayerId}
+          />
+        ) : null}
+        <Line label="What must not go wrong" value={warning} onChange={setWarning} />
+        <Line label="Check before pressing start" value={check} onChange={setCheck} />
+        <Tick label="The hoop comes off the machine" value={hoopOff} onChange={setHoopOff} />
+        <div className="flex justify-end gap-2">
+          <Button onClick={onClose}>Cancel</Button>
+          <Button look="main" type="submit">
+            {hand ? "Change it" : "Add it"}
+          </Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+function Line({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+}) {
+  return (
+    <label className="block">
+      <span className="block text-[13px] text-muted">{label}</span>
+      <input
+        value={value}
+        className="h-8 w-full rounded-card border border-line px-2"
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  );
+}
+
+function Tick({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      <input type="checkbox" checked={value} onChange={(event) => onChange(event.target.checked)} />
+      {label}
+    </label>
+  );
+}

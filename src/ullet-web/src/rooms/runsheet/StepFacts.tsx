@@ -1,0 +1,128 @@
+import { Lock, LockOpen, Pencil, Power, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { useEdits } from "../../api/edits";
+import type { OrderedStep, Scene } from "../../api/client";
+import { Button, buttonClass } from "../../parts/Button";
+import { TextField } from "../../parts/TextField";
+import { duration } from "../../state/lengths";
+import { useView } from "../../state/view";
+import { HandStepPanel } from "./HandStepPanel";
+import { SideView } from "./SideView";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+  steps: OrderedStep[];
+  step: OrderedStep;
+}
+
+/** Everything about the chosen step, with the layers that lie in the hoop then. */
+export function StepFacts({ projectId, scene, steps, step }: Props) {
+  const edits = useEdits(projectId);
+  const select = useView((view) => view.select);
+  const [changing, setChanging] = useState(false);
+  const number = steps.indexOf(step) + 1;
+  const own = scene.runSheet.hands.find((hand) => hand.id === step.order.ownHandId);
+  const thread = scene.threads.find((known) => known.id === step.threadId);
+  const isElement = scene.elements.some((element) => element.id === step.ownerId);
+  return (
+    <section
+      aria-label={`Step ${number}`}
+      className="flex max-h-[300px] shrink-0 gap-5 overflow-y-auto bg-chalk px-5 py-3"
+    >
+      <div className="min-w-0 flex-1 space-y-2">
+        <div className="flex items-baseline gap-2">
+          <h2 className="font-head text-[18px] font-semibold">
+            {number}. {step.ownerName}, {step.role}
+          </h2>
+          <p className="ml-auto text-[13px] whitespace-nowrap text-muted">about {duration(step.seconds)}</p>
+        </div>
+        {step.order.broken.map((reason) => (
+          <p key={reason} className="rounded-card border border-madder bg-madder-pale px-3 py-1.5">
+            {reason}
+          </p>
+        ))}
+        {step.kind === "stitch" ? (
+          <p>
+            {step.stitchCount.toLocaleString("en-GB")} stitches in {thread?.name ?? "several threads"}
+            {step.stopAfter ? "; then the machine stops for hands." : "; the machine goes straight on."}
+          </p>
+        ) : (
+          <>
+            <p>{step.text}</p>
+            {step.warning ? <p className="font-bold">{step.warning}</p> : null}
+            {step.check ? <p>Before you press start: {step.check}</p> : null}
+            <p className="text-[14px] text-muted">
+              {step.hoopOff ? "The hoop comes off the machine." : "The hoop stays on the machine."}
+            </p>
+            <TextField
+              label="Your own note, shown at this stop"
+              value={step.note ?? ""}
+              placeholder="Such as: the dotted side up"
+              onTyped={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
+            />
+          </>
+        )}
+        <p className="text-[14px] text-muted">{placeWords(step)}</p>
+        <div className="flex flex-wrap gap-2">
+          <Button
+            aria-pressed={step.order.isHeld}
+            onClick={() =>
+              void edits.edit({ edit: "holdStep", stepKey: step.key, isHeld: !step.order.isHeld })
+            }
+          >
+            {step.order.isHeld ? <LockOpen size={15} aria-hidden /> : <Lock size={15} aria-hidden />}
+            {step.order.isHeld ? "Let it go" : "Hold it here"}
+          </Button>
+          {step.order.mayBeOff ? (
+            <Button onClick={() => void edits.edit({ edit: "switchStep", stepKey: step.key, isOn: false })}>
+              <Power size={15} aria-hidden />
+              Switch it off
+            </Button>
+          ) : null}
+          {own ? (
+            <>
+              <Button onClick={() => setChanging(true)}>
+                <Pencil size={15} aria-hidden />
+                Change it
+              </Button>
+              <Button look="trouble" onClick={() => void edits.edit({ edit: "removeHandStep", id: own.id })}>
+                <Trash2 size={15} aria-hidden />
+                Delete it
+              </Button>
+            </>
+          ) : null}
+          {isElement ? (
+            <Link
+              className={buttonClass("plain")}
+              to={`/p/${projectId}/wall`}
+              onClick={() => select([step.ownerId])}
+            >
+              Show on the wall
+            </Link>
+          ) : null}
+        </div>
+      </div>
+      <SideView lanes={scene.runSheet.lanes} step={step} number={number} />
+      {changing && own ? (
+        <HandStepPanel
+          projectId={projectId}
+          scene={scene}
+          after={step}
+          hand={own}
+          onClose={() => setChanging(false)}
+        />
+      ) : null}
+    </section>
+  );
+}
+
+function placeWords({ order }: OrderedStep): string {
+  if (order.first > order.last) return "With the other steps as they are, no place here keeps every rule.";
+  const range =
+    order.first === order.last
+      ? `It can stand only here, at ${order.first}.`
+      : `It can stand anywhere from ${order.first} to ${order.last}.`;
+  return order.isFree ? `${range} No step of another part ties it.` : range;
+}
