@@ -84,8 +84,12 @@ public static class StageNumbers
             new StepKey(elementId, StageName(StageRole.Line), 0),
             StageRole.Line,
             purpose ?? "line",
-            project.FindThread(line.ThreadId)?.Id ?? project.Hooping.CoverThreadId,
-            new RunNumbers(line.StitchLength ?? StitchDefaults.RunLength, 0, line.Passes) { IsBean = line.Kind == LineKind.Bean },
+            project.FindThread(line.ThreadId)?.Id
+                ?? (purpose is null ? project.Hooping.CoverThreadId : project.Hooping.LineThreadId),
+            new RunNumbers(line.StitchLength ?? StitchDefaults.RunLength, 0, line.Passes)
+            {
+                IsBean = line.Kind == LineKind.Bean,
+            },
             CoverChoice.Of(new CoverSettings(), ClothPreset.Of(null)),
             outline,
             outlineKey

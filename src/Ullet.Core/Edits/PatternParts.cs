@@ -49,10 +49,7 @@ internal sealed class PatternParts(
             .ToHashSet(StringComparer.Ordinal);
         return withCloths with
         {
-            Pattern = use with
-            {
-                FillIns = [.. use.FillIns.Select(text => text with { Text = texts[text.Id] })],
-            },
+            Pattern = use with { FillIns = [.. use.FillIns.Select(text => text with { Text = texts[text.Id] })] },
             Hooping = Hooping(),
             Elements = [.. parts, .. fillIns, .. own],
             RunSheet = project.RunSheet with
@@ -123,12 +120,19 @@ internal sealed class PatternParts(
         var stands = project.Find(place.ElementId);
         if (!fill.Choices.IsEmpty)
         {
-            var cover = Applique.CoverChoice.Of(
-                new CoverSettings(),
-                Applique.ClothPreset.Of(within.FindCloth(place.ClothId))
-            );
-            var motif = Motifs.Piece(texts[fill.Id], place, cover.Outside);
-            ImmutableArray<Element> made = motif is null ? [] : [stands is Piece old ? Redone(motif, old, place) : motif];
+            var motif = Motifs.Piece(texts[fill.Id], place, 0);
+            if (motif is not null)
+            {
+                var preset = Applique.ClothPreset.Of(within.FindCloth(motif.ClothId));
+                motif = Motifs.Piece(
+                    texts[fill.Id],
+                    place,
+                    Applique.CoverChoice.Of(motif.Stages.Cover, preset).Outside
+                );
+            }
+            ImmutableArray<Element> made = motif is null
+                ? []
+                : [stands is Piece old ? Redone(motif, old, place) : motif];
             return made;
         }
         // What was retyped on the wall is what the fill-in says.
@@ -141,7 +145,8 @@ internal sealed class PatternParts(
         {
             return ImmutableArray<Element>.Empty;
         }
-        return Written(text, place, stands as Words).Then(made => (Result<ImmutableArray<Element>>)ImmutableArray.Create(made));
+        return Written(text, place, stands as Words)
+            .Then(made => (Result<ImmutableArray<Element>>)ImmutableArray.Create(made));
     }
 
     private Piece Redone(Piece motif, Piece old, FillInPlace place)
@@ -150,8 +155,12 @@ internal sealed class PatternParts(
         var isMoved = was is not null && new Point(old.Box.X, old.Box.Y).DistanceTo(was.Room.Centre) > 0.01;
         return motif with
         {
-            Box = isMoved ? (Element)Shifted(old) is Piece shifted ? shifted.Box : old.Box : motif.Box,
-            ClothId = old.ClothId,
+            Box = isMoved
+                ? (Element)Shifted(old) is Piece shifted
+                    ? shifted.Box
+                    : old.Box
+                : motif.Box,
+            ClothId = old.Name == motif.Name ? old.ClothId : motif.ClothId,
             Method = old.Method,
             Holding = old.Holding,
             Stages = old.Stages,
@@ -160,26 +169,25 @@ internal sealed class PatternParts(
 
     private Result<Element> Written(string text, FillInPlace place, Words? stands)
     {
-        var words =
-            stands is null
-                ? new Words
-                {
-                    Id = place.ElementId,
-                    PatternPart = place.ElementId[2..],
-                    Name = SetText.NameFrom(text),
-                    Text = text,
-                    FontId = fontId!,
-                    Use = LetteringUse.StitchedOutline,
-                    Line = new LineSettings { Kind = LineKind.Bean, ThreadId = place.ThreadId },
-                    ClothId = place.ClothId,
-                    Box = new ElementBox(place.Room.Centre.X, place.Room.Centre.Y, 1, 1, 0),
-                }
-                : stands with
-                {
-                    Text = text,
-                    Name = stands.Name == SetText.NameFrom(stands.Text) ? SetText.NameFrom(text) : stands.Name,
-                    Touches = Retyping.Carry(stands.Touches, stands.Text, text),
-                };
+        var words = stands is null
+            ? new Words
+            {
+                Id = place.ElementId,
+                PatternPart = place.ElementId[2..],
+                Name = SetText.NameFrom(text),
+                Text = text,
+                FontId = fontId!,
+                Use = LetteringUse.StitchedOutline,
+                Line = new LineSettings { Kind = LineKind.Bean, ThreadId = place.ThreadId },
+                ClothId = place.ClothId,
+                Box = new ElementBox(place.Room.Centre.X, place.Room.Centre.Y, 1, 1, 0),
+            }
+            : stands with
+            {
+                Text = text,
+                Name = stands.Name == SetText.NameFrom(stands.Text) ? SetText.NameFrom(text) : stands.Name,
+                Touches = Retyping.Carry(stands.Touches, stands.Text, text),
+            };
         if (WordsLimits.Check(words, context.Evaluator.Fonts) is { } refusal)
         {
             return refusal;
@@ -194,7 +202,10 @@ internal sealed class PatternParts(
             );
         }
         return Fitted(words, place) is { } box
-            ? words with { Box = box }
+            ? words with
+            {
+                Box = box,
+            }
             : new Refusal("text-empty", place.FillInId, "These words have nothing to see in them; type some letters.");
     }
 

@@ -9,7 +9,10 @@ internal static class PatternPlaces
     /// <summary>The first element that a pattern can't do without; null for none.</summary>
     internal static Element? Owned(Project project, IEnumerable<Element> elements)
     {
-        var places = PatternShelf.PlanOf(project)?.Places.Select(place => place.ElementId).ToHashSet(StringComparer.Ordinal);
+        var places = PatternShelf
+            .PlanOf(project)
+            ?.Places.Select(place => place.ElementId)
+            .ToHashSet(StringComparer.Ordinal);
         return places is null
             ? null
             : elements.FirstOrDefault(element => element.PatternPart is not null && !places.Contains(element.Id));

@@ -14,7 +14,10 @@ public sealed record PlanOrder : Edit
             RunSheet = project.RunSheet with
             {
                 Sequence = [],
-                Steps = [.. project.RunSheet.Steps.Select(step => step with { IsHeld = false }).Where(step => !step.IsNone)],
+                Steps =
+                [
+                    .. project.RunSheet.Steps.Select(step => step with { IsHeld = false }).Where(step => !step.IsNone),
+                ],
             },
         };
 }

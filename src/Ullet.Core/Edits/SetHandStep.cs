@@ -6,8 +6,6 @@ namespace Ullet.Core.Edits;
 /// <summary>Adds a hand step of the user's own, or changes one.</summary>
 public sealed record SetHandStep : Edit
 {
-    public const int LongestText = 400;
-
     /// <summary>Which one; null for a new one.</summary>
     public string? Id { get; init; }
 
@@ -101,11 +99,11 @@ public sealed record SetHandStep : Edit
     private static Refusal? Words(string? text, string place, bool isNeeded) =>
         isNeeded && string.IsNullOrWhiteSpace(text)
             ? new Refusal("text-empty", place, "Say what hands do in this step.")
-        : text is not null && (text.Length > LongestText || text.Any(char.IsControl))
+        : text is not null && (text.Length > UserHandStep.LongestText || text.Any(char.IsControl))
             ? new Refusal(
                 "text-broken",
                 place,
-                $"A hand step says what it is in one line of up to {LongestText} characters; this one has {text.Length}."
+                $"A hand step says what it is in one line of up to {UserHandStep.LongestText} characters; this one has {text.Length}."
             )
         : null;
 }

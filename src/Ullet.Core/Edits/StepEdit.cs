@@ -13,10 +13,9 @@ public abstract record StepEdit : Edit
     public sealed override Result<Project> Apply(Project project, EditContext context)
     {
         var sheet = context.Evaluator.Evaluate(project).RunSheet;
-        var step =
-            Projects.StepKey.Parse(StepKey) is { } key
-                ? sheet.Steps.Concat(sheet.Off).FirstOrDefault(known => known.Key == key)
-                : null;
+        var step = Projects.StepKey.Parse(StepKey) is { } key
+            ? sheet.Steps.Concat(sheet.Off).FirstOrDefault(known => known.Key == key)
+            : null;
         return step is null
             ? new Refusal("step-unknown", "stepKey", $"There is no step \"{StepKey}\" in this project.")
             : Change(step, sheet, project);

@@ -24,5 +24,6 @@ internal static class StitchedLineEdits
     internal static Refusal? Check(LineSettings line, Project project) =>
         line.ThreadId is { } thread && project.FindThread(thread) is null
             ? EditRefusals.NoThread(thread)
-            : StageLimits.Check(new RunSettings { StitchLength = line.StitchLength });
+            : StageLimits.Check(new RunSettings { StitchLength = line.StitchLength })
+                ?? Limits.CheckRange(line.Passes, 1, LineSettings.MostPasses, "", "The number of passes", "passes");
 }

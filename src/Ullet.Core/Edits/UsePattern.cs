@@ -54,11 +54,7 @@ public sealed record UsePattern : Edit
     private PatternUse Merged(IPattern pattern, PatternUse before) =>
         before with
         {
-            Numbers =
-            [
-                .. before.Numbers.Where(known => !Numbers.Any(number => number.Id == known.Id)),
-                .. Numbers,
-            ],
+            Numbers = [.. before.Numbers.Where(known => !Numbers.Any(number => number.Id == known.Id)), .. Numbers],
             FillIns =
             [
                 .. pattern.FillIns.Select(fill => new PatternText(

@@ -179,7 +179,15 @@ public sealed class Evaluator
         var at = Enumerable.Range(0, sheet.Steps.Length).LastOrDefault(i => ready.Contains(sheet.Steps[i].Key), -1);
         return at < 0
             ? []
-            : [.. layers[at].Where(layer => !layer.IsBehind && project.Find(layer.Id) is null)];
+            :
+            [
+                .. layers[at]
+                    .Where(layer =>
+                        !layer.IsBehind
+                        && layer.Cloth.Id != project.Hooping.GroundClothId
+                        && project.Find(layer.Id) is null
+                    ),
+            ];
     }
 
     private HoopingOutput Marked(Project project, GuideSheet guide, CancellationToken cancellation)

@@ -17,12 +17,10 @@ internal sealed class BobbinCheck : ICheck
                 continue;
             }
             var hands = steps.Take(i).OfType<HandStep>().ToList();
-            var isBacked = hands.Exists(hand => hand.Work.Changes.Any(change => change is LayerLaid { IsBeneath: true }));
-            if (
-                input.Plan is not null
-                && isBacked
-                && !hands.Exists(hand => hand.Work.Kind == HandKind.ChangeBobbin)
-            )
+            var isBacked = hands.Exists(hand =>
+                hand.Work.Changes.Any(change => change is LayerLaid { IsBeneath: true })
+            );
+            if (input.Plan is not null && isBacked && !hands.Exists(hand => hand.Work.Kind == HandKind.ChangeBobbin))
             {
                 yield return new Finding(
                     "bobbin-shows",

@@ -20,7 +20,11 @@ internal sealed class LayerSizeCheck : ICheck
             .Select(change => change.LayerId)
             .ToHashSet(StringComparer.Ordinal);
         var inside = Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(ToFrame);
-        foreach (var hand in input.RunSheet.Steps.OfType<HandStep>().Where(hand => hand.Work.Kind != Projects.HandKind.HoopUp))
+        foreach (
+            var hand in input
+                .RunSheet.Steps.OfType<HandStep>()
+                .Where(hand => hand.Work.Kind != Projects.HandKind.HoopUp)
+        )
         {
             // What is folded back hangs over the frame only until then.
             foreach (var laid in hand.Work.Changes.OfType<LayerLaid>().Where(laid => !folded.Contains(laid.LayerId)))

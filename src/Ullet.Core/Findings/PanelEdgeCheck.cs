@@ -25,11 +25,7 @@ internal sealed class PanelEdgeCheck : ICheck
                 .GroupBy(step => step.Key.OwnerId, StringComparer.Ordinal)
         )
         {
-            var points = owner
-                .SelectMany(step => step.Commands)
-                .Where(command => command.Kind == NeedleKind.Stitch)
-                .Select(command => command.At)
-                .ToList();
+            var points = owner.SelectMany(step => step.OwnPoints()).ToList();
             var (name, middle) = (owner.First().OwnerName, Box.Of(points).Centre);
             var panel = plan.Panels.LastOrDefault(known => new AreaIndex(known.Area).Holds(middle));
             var area = panel is null ? null : new AreaIndex(panel.Area);

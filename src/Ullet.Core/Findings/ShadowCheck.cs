@@ -13,7 +13,9 @@ internal sealed class ShadowCheck : ICheck
         {
             yield break;
         }
-        foreach (var piece in input.Pieces.Where(piece => IsThin(piece.Cloth) && ClothPreset.IsPale(piece.Cloth.Colour)))
+        foreach (
+            var piece in input.Pieces.Where(piece => IsThin(piece.Cloth) && ClothPreset.IsPale(piece.Cloth.Colour))
+        )
         {
             var at = piece.Edge.Bounds().Centre;
             yield return new Finding(

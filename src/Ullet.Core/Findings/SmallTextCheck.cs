@@ -25,7 +25,9 @@ internal sealed class SmallTextCheck : ICheck
                         + "Make them larger, or the text shorter."
                 );
             }
-            var ground = input.Project.FindCloth(words.PatternPart is null ? input.Project.Hooping.GroundClothId : words.ClothId);
+            var ground = input.Project.FindCloth(
+                words.PatternPart is null ? input.Project.Hooping.GroundClothId : words.ClothId
+            );
             if (ground is { } cloth && (cloth.IsDeepPile || cloth.Kind == ClothKind.Fleece))
             {
                 yield return new Finding(
@@ -39,5 +41,6 @@ internal sealed class SmallTextCheck : ICheck
         }
     }
 
-    private static bool IsStitched(Words words) => words is { Use: LetteringUse.StitchedOutline, IsConstruction: false };
+    private static bool IsStitched(Words words) =>
+        words is { Use: LetteringUse.StitchedOutline, IsConstruction: false };
 }

@@ -24,9 +24,9 @@ internal sealed class ZoneCheck : ICheck
                     .GroupBy(step => step.Key.OwnerId, StringComparer.Ordinal)
             )
             {
-                var points = owner.SelectMany(step => step.Commands).Where(command => command.Kind == NeedleKind.Stitch);
-                var wrong = points
-                    .Select(command => (Point?)command.At)
+                var wrong = owner
+                    .SelectMany(step => step.OwnPoints())
+                    .Select(at => (Point?)at)
                     .FirstOrDefault(at => (box.Contains(at!.Value) && area.Holds(at.Value)) == keeps);
                 if (wrong is not { } place)
                 {
@@ -58,9 +58,6 @@ internal sealed class ZoneCheck : ICheck
         var steps = program.Steps.ToList();
         var from = zone.From is { } after ? steps.FindIndex(step => step.Key == after) : -1;
         var until = zone.Until is { } with ? steps.FindIndex(step => step.Key == with) : -1;
-        return steps
-            .Skip(from + 1)
-            .Take((until < 0 ? steps.Count : until) - from - 1)
-            .OfType<ProgramStitches>();
+        return steps.Skip(from + 1).Take((until < 0 ? steps.Count : until) - from - 1).OfType<ProgramStitches>();
     }
 }

@@ -25,9 +25,7 @@ public static class LayerStates
 {
     /// <param name="changes">What each step changes, in order; nothing for a stitch step.</param>
     /// <returns>The layers after each step, one entry for each.</returns>
-    public static ImmutableArray<ImmutableArray<PresentLayer>> After(
-        IEnumerable<ImmutableArray<LayerChange>> changes
-    )
+    public static ImmutableArray<ImmutableArray<PresentLayer>> After(IEnumerable<ImmutableArray<LayerChange>> changes)
     {
         var states = ImmutableArray.CreateBuilder<ImmutableArray<PresentLayer>>();
         var now = ImmutableArray<PresentLayer>.Empty;

@@ -34,7 +34,8 @@ public sealed class HarvestPatch : IPattern
 
     public string Name => "Harvest patch";
 
-    public string Summary => "A shield-shaped patch with a felt backing and a satin edge; up to six of them in one hoop.";
+    public string Summary =>
+        "A shield-shaped patch with a felt backing and a satin edge; up to six of them in one hoop.";
 
     public ImmutableArray<PatternNumberField> Numbers =>
         [
@@ -54,16 +55,17 @@ public sealed class HarvestPatch : IPattern
     public Refusal? Check(PatternNumbers numbers)
     {
         var all = All(numbers);
-        var largest = Hoop.Catalogue[^1];
-        return all.Width <= largest.FieldWidth && all.Height <= largest.FieldHeight
+        return Hoop.Catalogue.Any(hoop => Fits(all, hoop) || Fits(all, hoop.Turned()))
             ? null
             : new Refusal(
                 "patches-too-many",
                 "across",
                 $"{numbers.Count("across") * numbers.Count("down")} patches of this size take {all.Width:0} × {all.Height:0} mm; the largest "
-                    + $"hoop has a field of {largest.FieldWidth:0} × {largest.FieldHeight:0} mm. Ask for fewer or smaller ones."
+                    + $"hoop has a field of {Hoop.Catalogue[^1].Name} mm. Ask for fewer or smaller ones."
             );
     }
+
+    private static bool Fits(Box all, Hoop hoop) => Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(all);
 
     private static Box All(PatternNumbers numbers)
     {
@@ -80,9 +82,7 @@ public sealed class HarvestPatch : IPattern
         var shield = ShapeContours.Outline(new ShieldShape(), width, height);
         shield = shield.Transform(Affine.Translate(-shield.Bounds().Centre.X, -shield.Bounds().Centre.Y));
         var middles = Middles(numbers).ToList();
-        var outlines = new Outline([
-            .. middles.SelectMany(at => shield.Transform(Affine.Translate(at.X, at.Y)).Parts),
-        ]);
+        var outlines = new Outline([.. middles.SelectMany(at => shield.Transform(Affine.Translate(at.X, at.Y)).Parts)]);
         var all = All(numbers);
         var laid = all.Grown(Beyond);
         var regions = outlines.Flatten();
@@ -118,7 +118,7 @@ public sealed class HarvestPatch : IPattern
                 new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
                 new(Ground, "patch", laid.Width, laid.Height),
                 new(Backing, "backing", laid.Width, laid.Height),
-                new(Motifs.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"),
+                .. Motifs.ClothOf(this, use),
             ],
             [
                 "Stabiliser: medium tear-away; a wash-away one leaves no fluff at the edge.",
@@ -144,10 +144,7 @@ public sealed class HarvestPatch : IPattern
         {
             for (var column = 0; column < across; column++)
             {
-                yield return new Point(
-                    (column - ((across - 1) / 2.0)) * stepX,
-                    (row - ((down - 1) / 2.0)) * stepY
-                );
+                yield return new Point((column - ((across - 1) / 2.0)) * stepX, (row - ((down - 1) / 2.0)) * stepY);
             }
         }
     }
@@ -162,7 +159,7 @@ public sealed class HarvestPatch : IPattern
             $"Hoop {stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
             hoopOff: true,
             role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, laid.Grown(20))]
+            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, laid.Grown(100))]
         );
         yield return new SewAct(Step("placement"));
         yield return Hands(
@@ -225,18 +222,19 @@ public sealed class HarvestPatch : IPattern
         var top = middle.Y - (height / 2) + Inside + (height * 0.08);
         var words = new Box(middle.X - (across / 2), top, middle.X + (across / 2), top + (height * 0.24));
         var side = Math.Min(width * 0.42, height * 0.4);
-        var motif = new Box(
-            middle.X - (side / 2),
-            words.MaxY + 4,
-            middle.X + (side / 2),
-            words.MaxY + 4 + side
-        );
+        var motif = new Box(middle.X - (side / 2), words.MaxY + 4, middle.X + (side / 2), words.MaxY + 4 + side);
         var suffix = number == 0 ? "" : $"-{number + 1}";
-        yield return new FillInPlace("motif", $"p-motif{suffix}", motif, Motifs.Cloth.Id);
+        yield return new FillInPlace("motif", $"p-motif{suffix}", motif, Ground.Id);
         yield return new FillInPlace("words", $"p-words{suffix}", words, Ground.Id);
     }
 
-    private static readonly Cloth Ground = PatternCloths.Of("ground", "plot blue twill", "#34506e", ClothKind.Denim);
+    private static readonly Cloth Ground = PatternCloths.Of("ground", "oat twill", "#d9ccaf", ClothKind.Denim);
 
-    private static readonly Cloth Backing = PatternCloths.Of("backing", "slate felt", "#59646f", ClothKind.Felt, ClothTexture.Plain);
+    private static readonly Cloth Backing = PatternCloths.Of(
+        "backing",
+        "slate felt",
+        "#59646f",
+        ClothKind.Felt,
+        ClothTexture.Plain
+    );
 }

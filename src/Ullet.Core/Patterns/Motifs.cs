@@ -8,9 +8,36 @@ internal static class Motifs
 {
     internal const string None = "None";
 
-    internal static readonly ImmutableArray<string> Names = [None, "Leaf", "Beet", "Heart", "Star"];
+    private static readonly Cloth Leaf = PatternCloths.Of("leaf", "leaf green cotton", "#6f8f3f");
 
-    internal static readonly Cloth Cloth = PatternCloths.Of("leaf", "leaf green cotton", "#6f8f3f");
+    private static readonly Cloth Beet = PatternCloths.Of("beet", "beetroot cotton", "#97304f");
+
+    private static readonly Cloth Straw = PatternCloths.Of("straw", "straw yellow cotton", "#d9a93c");
+
+    private static readonly ImmutableArray<Motif> All =
+    [
+        new("Leaf", new LeafShape(), 0.62, 0, Leaf),
+        new("Beet", new DropShape(), 0.8, 180, Beet),
+        new("Heart", new HeartShape(), 1.05, 0, Beet),
+        new("Star", new StarShape(), 1, 0, Straw),
+    ];
+
+    internal static readonly ImmutableArray<string> Names = [None, .. All.Select(motif => motif.Name)];
+
+    /// <param name="Name">What it is called.</param>
+    /// <param name="Shape">Its form.</param>
+    /// <param name="Ratio">Width over height.</param>
+    /// <param name="Turn">Degrees clockwise.</param>
+    /// <param name="Cloth">The cloth that it begins with.</param>
+    private sealed record Motif(string Name, ShapeSource Shape, double Ratio, double Turn, Cloth Cloth);
+
+    /// <summary>The cloth of the motif that a pattern's fill-in asks for, to be listed among what is cut; none for no motif.</summary>
+    internal static IEnumerable<ClothNeed> ClothOf(IPattern pattern, PatternUse use)
+    {
+        var name = use.TextOf("motif") ?? pattern.FillIns.First(fill => fill.Id == "motif").Usual;
+        return All.Where(motif => motif.Name == name)
+            .Select(motif => new ClothNeed(motif.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"));
+    }
 
     /// <summary>The piece of a motif in a room, keeping its form; null for none.</summary>
     /// <param name="name">One of <see cref="Names"/>.</param>
@@ -18,15 +45,7 @@ internal static class Motifs
     /// <param name="cover">How far its cover reaches past its outline, mm.</param>
     internal static Piece? Piece(string name, FillInPlace place, double cover)
     {
-        (ShapeSource Shape, double Ratio)? form = name switch
-        {
-            "Leaf" => (new LeafShape(), 0.62),
-            "Beet" => (new DropShape(), 0.8),
-            "Heart" => (new HeartShape(), 1.05),
-            "Star" => (new StarShape(), 1.0),
-            _ => null,
-        };
-        if (form is not { } known)
+        if (All.FirstOrDefault(motif => motif.Name == name) is not { } known)
         {
             return null;
         }
@@ -37,11 +56,11 @@ internal static class Motifs
             Id = place.ElementId,
             PatternPart = place.ElementId[2..],
             Name = name,
-            ClothId = place.ClothId,
+            ClothId = known.Cloth.Id,
             Method = Method.CutBeforehand,
             Holding = Holding.Fused,
             Shape = known.Shape,
-            Box = new ElementBox(room.Centre.X, room.Centre.Y, height * known.Ratio, height, 0),
+            Box = new ElementBox(room.Centre.X, room.Centre.Y, height * known.Ratio, height, known.Turn),
         };
     }
 }

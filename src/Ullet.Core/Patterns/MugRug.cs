@@ -26,7 +26,8 @@ public sealed class MugRug : IPattern
 
     public string Name => "Mug rug";
 
-    public string Summary => "A small quilted mat with a soft filling, sewn in one hooping and turned through a gap in its side.";
+    public string Summary =>
+        "A small quilted mat with a soft filling, sewn in one hooping and turned through a gap in its side.";
 
     public ImmutableArray<PatternNumberField> Numbers =>
         [
@@ -70,7 +71,7 @@ public sealed class MugRug : IPattern
                 new(PatternCloths.Batting, "filling", seam.Width + 10, seam.Height + 10, Advice: "trimmed in the hoop"),
                 new(Front, "front", cut.Width, cut.Height),
                 new(Back, "back", cut.Width, cut.Height),
-                new(Motifs.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"),
+                .. Motifs.ClothOf(this, use),
             ],
             [
                 "Stabiliser: medium tear-away, larger than the hoop all round; what lies in the filling may stay.",
@@ -97,13 +98,7 @@ public sealed class MugRug : IPattern
             Mark,
             Round(seam.Grown(-1), Math.Max(0, radius - 1))
         );
-        yield return PatternLines.Line(
-            "front-tack",
-            "Front",
-            "tack-down",
-            Mark,
-            Round(seam.Grown(3), radius + 3)
-        );
+        yield return PatternLines.Line("front-tack", "Front", "tack-down", Mark, Round(seam.Grown(3), radius + 3));
         yield return PatternLines.Line(
             "quilting",
             "Front",
@@ -149,7 +144,7 @@ public sealed class MugRug : IPattern
             $"Hoop {stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
             hoopOff: true,
             role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, cut.Grown(20))]
+            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, cut.Grown(100))]
         );
         yield return SewAct.Line("p-batting-place");
         yield return Hands(
@@ -224,7 +219,7 @@ public sealed class MugRug : IPattern
         var tall = Math.Min(room.Height, 40);
         return
         [
-            new FillInPlace("motif", "p-motif", motif, Motifs.Cloth.Id),
+            new FillInPlace("motif", "p-motif", motif, Front.Id),
             new FillInPlace(
                 "words",
                 "p-words",
@@ -236,5 +231,10 @@ public sealed class MugRug : IPattern
 
     private static readonly Cloth Front = PatternCloths.Of("front", "oat linen", "#e6dcc6", ClothKind.Linen);
 
-    private static readonly Cloth Back = PatternCloths.Of("back", "slate dotted cotton", "#5b6b7d", texture: ClothTexture.Dotted);
+    private static readonly Cloth Back = PatternCloths.Of(
+        "back",
+        "slate dotted cotton",
+        "#5b6b7d",
+        texture: ClothTexture.Dotted
+    );
 }

@@ -19,8 +19,14 @@ internal static class PatternHands
         params ImmutableArray<LayerChange> changes
     ) => new(new HandWork(kind, name, text, warning, hoopOff, changes) { Check = check }, role);
 
-    internal static LayerLaid Laid(string layer, string name, Cloth cloth, bool faceUp, Box area, bool beneath = false) =>
-        new(layer, name, cloth, faceUp, PatternLines.Area(area)) { IsBeneath = beneath };
+    internal static LayerLaid Laid(
+        string layer,
+        string name,
+        Cloth cloth,
+        bool faceUp,
+        Box area,
+        bool beneath = false
+    ) => new(layer, name, cloth, faceUp, PatternLines.Area(area)) { IsBeneath = beneath };
 
     internal static LayerFolded Folded(string layer, bool faceUp, Box area) =>
         new(layer, faceUp, PatternLines.Area(area));

@@ -38,9 +38,7 @@ internal static class PatternLines
             Purpose = purpose,
             IsLocked = true,
             Box = new ElementBox(box.Centre.X, box.Centre.Y, box.Width, box.Height, 0),
-            Line = DrawnElements.ShapeOf(
-                new Outline([]) { Lines = [.. lines.Select(line => new OpenPath(line))] }
-            ),
+            Line = DrawnElements.ShapeOf(new Outline([]) { Lines = [.. lines.Select(line => new OpenPath(line))] }),
             Stitching = stitching,
         };
     }
@@ -97,9 +95,7 @@ internal static class PatternLines
             var (corner, to) = (new Point(cornerX, cornerY), new Point(x, y));
             if (to.DistanceTo(_at) > Tolerance.Same)
             {
-                _curves.Add(
-                    Curve.Cubic(_at, Point.Lerp(_at, corner, Quarter), Point.Lerp(to, corner, Quarter), to)
-                );
+                _curves.Add(Curve.Cubic(_at, Point.Lerp(_at, corner, Quarter), Point.Lerp(to, corner, Quarter), to));
                 _at = to;
             }
             return this;

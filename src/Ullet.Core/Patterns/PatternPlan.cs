@@ -69,6 +69,9 @@ public sealed record SewAct(StepKey Key, ActRole Role = ActRole.Plain) : Pattern
 public sealed record HandsAct(HandWork Work, ActRole Role = ActRole.Plain)
     : PatternAct(new StepKey(OwnerId, Work.Name, 0), Role)
 {
+    /// <summary>What it is about; null for the layers that it lays or changes.</summary>
+    public string? Subject { get; init; }
+
     /// <summary>Owns the hand steps of a pattern.</summary>
     public const string OwnerId = "p";
 }
@@ -84,7 +87,7 @@ public sealed record PatternPanel(string LayerId, string Name, StepKey ReadyAfte
 /// <param name="FillInId">Which fill-in.</param>
 /// <param name="ElementId">The element that shows it.</param>
 /// <param name="Room">The room that it may take, mm.</param>
-/// <param name="ClothId">The cloth of a motif, or of letters made of cloth.</param>
+/// <param name="ClothId">The cloth that it lies on; letters made of cloth begin with it.</param>
 /// <param name="ThreadId">The thread that it is sewn with; null for the project's.</param>
 public sealed record FillInPlace(string FillInId, string ElementId, Box Room, string ClothId, string? ThreadId = null);
 
@@ -95,4 +98,11 @@ public sealed record FillInPlace(string FillInId, string ElementId, Box Room, st
 /// <param name="Height">Least size to cut, mm.</param>
 /// <param name="Count">How many.</param>
 /// <param name="Advice">What else to know, or null.</param>
-public sealed record ClothNeed(Cloth Cloth, string Use, double Width, double Height, int Count = 1, string? Advice = null);
+public sealed record ClothNeed(
+    Cloth Cloth,
+    string Use,
+    double Width,
+    double Height,
+    int Count = 1,
+    string? Advice = null
+);

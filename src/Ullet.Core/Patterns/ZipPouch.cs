@@ -42,7 +42,8 @@ public sealed class ZipPouch : IPattern
 
     public string Name => "Zip pouch";
 
-    public string Summary => "A lined pouch with a zip across its front, sewn in one hooping and turned through the zip.";
+    public string Summary =>
+        "A lined pouch with a zip across its front, sewn in one hooping and turned through the zip.";
 
     public ImmutableArray<PatternNumberField> Numbers =>
         [
@@ -86,7 +87,7 @@ public sealed class ZipPouch : IPattern
                 new PatternPanel("p-top", "top panel", Line("top-stitch-upper"), Area(upper)),
             ],
             Places(seam, below),
-            Cloths(cut, lower, upper, width),
+            Cloths(cut, lower, upper, width, Motifs.ClothOf(this, use)),
             [
                 "Stabiliser: medium tear-away, larger than the hoop all round; it is torn away at the end.",
                 "Needle: 75/11 embroidery. Interface thin cotton with a light fusible before it is cut.",
@@ -173,14 +174,23 @@ public sealed class ZipPouch : IPattern
             };
         var lay = new StepKey(HandsAct.OwnerId, "lay-zip", 0);
         var open = new StepKey(HandsAct.OwnerId, "open-zip", 0);
-        yield return Keep("teeth", "Zip teeth", 0, seam.Width + 10, Teeth) with { From = lay };
+        yield return Keep("teeth", "Zip teeth", 0, seam.Width + 10, Teeth) with
+        {
+            From = lay,
+        };
         yield return Keep("slider-shut", "Zip slider, shut", seam.MaxX + 14, Slider.Width, Slider.Height) with
         {
             From = lay,
             Until = open,
             Allows = [],
         };
-        yield return Keep("slider-open", "Zip slider, open", seam.MaxX - (Opened * seam.Width), Slider.Width, Slider.Height) with
+        yield return Keep(
+            "slider-open",
+            "Zip slider, open",
+            seam.MaxX - (Opened * seam.Width),
+            Slider.Width,
+            Slider.Height
+        ) with
         {
             From = open,
             Allows = [],
@@ -199,7 +209,7 @@ public sealed class ZipPouch : IPattern
             $"Hoop {stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
             hoopOff: true,
             role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, cut.Grown(20))]
+            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, cut.Grown(100))]
         );
         yield return SewAct.Line("p-zip-place", ActRole.PlaceZip);
         yield return Hands(
@@ -235,7 +245,10 @@ public sealed class ZipPouch : IPattern
                 Laid("p-lining", "Lower lining", Lining, false, down, beneath: true),
                 Laid("p-lining-top", "Upper lining", Lining, false, up, beneath: true),
             ]
-        );
+        ) with
+        {
+            Subject = "Linings",
+        };
         yield return SewAct.Line("p-lining-seam");
         yield return Hands(
             HandKind.Fold,
@@ -244,7 +257,10 @@ public sealed class ZipPouch : IPattern
                 + "tape them flat, and turn the hoop back.",
             hoopOff: true,
             changes: [Folded("p-lining", true, lower), Folded("p-lining-top", true, upper)]
-        );
+        ) with
+        {
+            Subject = "Linings",
+        };
         yield return Hands(
             HandKind.OpenZip,
             "open-zip",
@@ -333,7 +349,7 @@ public sealed class ZipPouch : IPattern
         var tall = Math.Min(room.Height, 34);
         return
         [
-            new FillInPlace("motif", "p-motif", motif, "p-leaf"),
+            new FillInPlace("motif", "p-motif", motif, "p-front"),
             new FillInPlace(
                 "name",
                 "p-name",
@@ -343,7 +359,13 @@ public sealed class ZipPouch : IPattern
         ];
     }
 
-    private static ImmutableArray<ClothNeed> Cloths(Box cut, Box lower, Box upper, double width) =>
+    private static ImmutableArray<ClothNeed> Cloths(
+        Box cut,
+        Box lower,
+        Box upper,
+        double width,
+        IEnumerable<ClothNeed> motif
+    ) =>
         [
             new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
             new(ZipTape, "zip", width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
@@ -353,12 +375,23 @@ public sealed class ZipPouch : IPattern
             new(Lining, "lower lining", cut.Width, lower.Height + Allowance),
             new(Lining, "upper lining", cut.Width, upper.Height + Allowance),
             new(Lining, "back lining", cut.Width, cut.Height),
-            new(Motifs.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"),
+            .. motif,
         ];
 
-    private static readonly Cloth ZipTape = PatternCloths.Of("zip", "nylon-coil zip", "#3a4a5a", ClothKind.Zip, ClothTexture.Plain);
+    private static readonly Cloth ZipTape = PatternCloths.Of(
+        "zip",
+        "nylon-coil zip",
+        "#3a4a5a",
+        ClothKind.Zip,
+        ClothTexture.Plain
+    );
 
-    private static readonly Cloth Front = PatternCloths.Of("front", "seed-packet cotton", "#e7d9b4", texture: ClothTexture.Dotted);
+    private static readonly Cloth Front = PatternCloths.Of(
+        "front",
+        "seed-packet cotton",
+        "#e7d9b4",
+        texture: ClothTexture.Dotted
+    );
 
     private static readonly Cloth Top = PatternCloths.Of("top", "shed green cotton", "#3f6b5c");
 

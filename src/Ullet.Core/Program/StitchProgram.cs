@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Program;
 
@@ -50,6 +51,19 @@ public sealed record ProgramStitches(
 ) : ProgramStep(Key, OwnerName)
 {
     public int StitchCount => Commands.Count(command => command.Kind == NeedleKind.Stitch);
+
+    /// <summary>Where the needle goes in for the step itself: without the locks and the trim that end the thread of the step before.</summary>
+    public IEnumerable<Point> OwnPoints()
+    {
+        var trim = Commands
+            .Take(StitchDefaults.LockCount + 1)
+            .ToList()
+            .FindIndex(command => command.Kind == NeedleKind.Trim);
+        return Commands
+            .Skip(trim + 1)
+            .Where(command => command.Kind == NeedleKind.Stitch)
+            .Select(command => command.At);
+    }
 
     public int TrimCount => Commands.Count(command => command.Kind == NeedleKind.Trim);
 }

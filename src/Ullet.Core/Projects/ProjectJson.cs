@@ -108,7 +108,46 @@ public static class ProjectJson
                 }
             }
         }
-        return project;
+        return StepsRefusal(project) is { } steps ? Broken(steps) : project;
+    }
+
+    /// <summary>What is wrong with lines and hand steps of the user's own; null when nothing is.</summary>
+    private static string? StepsRefusal(Project project)
+    {
+        foreach (var line in project.Elements.OfType<StitchedLine>())
+        {
+            var refusal =
+                StageLimits.Check(new RunSettings { StitchLength = line.Stitching.StitchLength })
+                ?? Limits.CheckRange(
+                    line.Stitching.Passes,
+                    1,
+                    LineSettings.MostPasses,
+                    "",
+                    "The number of passes",
+                    "passes"
+                );
+            if (refusal is not null)
+            {
+                return $"of \"{line.Name}\": {refusal.Words.TrimEnd('.')}";
+            }
+        }
+        var hands = project.RunSheet.Hands;
+        if (hands.Select(hand => hand.Id).Distinct(StringComparer.Ordinal).Count() < hands.Length)
+        {
+            return "two hand steps have the same id";
+        }
+        foreach (var hand in hands)
+        {
+            if (hand.Text.Length is 0 or > UserHandStep.LongestText)
+            {
+                return $"the hand step \"{hand.Id}\" has no words, or more than {UserHandStep.LongestText} characters of them";
+            }
+            if (hand.Area is { } area && Limits.CheckBox(area, "a laid cloth") is { } wrong)
+            {
+                return wrong.Words.TrimEnd('.');
+            }
+        }
+        return null;
     }
 
     private static Refusal Broken(string why) =>

@@ -59,6 +59,9 @@ public sealed record StepOverride(StepKey Key, string? Note)
 /// <param name="Text">What hands do.</param>
 public sealed record UserHandStep(string Id, HandKind Kind, string Text)
 {
+    /// <summary>Most characters of its text.</summary>
+    public const int LongestText = 400;
+
     /// <summary>What must not go wrong, or null.</summary>
     public string? Warning { get; init; }
 

@@ -25,6 +25,9 @@ public sealed record LineSettings
 
     /// <summary>How often it is sewn over: a seam that bears load goes round twice. 1 to 3.</summary>
     public int Passes { get; init; } = 1;
+
+    /// <summary>More passes cut the cloth.</summary>
+    public const int MostPasses = 3;
 }
 
 /// <summary>The stitch of a line.</summary>

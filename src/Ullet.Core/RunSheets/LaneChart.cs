@@ -38,7 +38,9 @@ public sealed record LaneChart(ImmutableArray<Lane> Lanes, ImmutableArray<Immuta
     )
     {
         var lanes = Ordered(sheet, layers);
-        var numbers = lanes.Select((lane, i) => (lane.LayerId, i)).ToDictionary(p => p.LayerId, p => p.i, StringComparer.Ordinal);
+        var numbers = lanes
+            .Select((lane, i) => (lane.LayerId, i))
+            .ToDictionary(p => p.LayerId, p => p.i, StringComparer.Ordinal);
         return new LaneChart(
             lanes,
             [
@@ -64,17 +66,15 @@ public sealed record LaneChart(ImmutableArray<Lane> Lanes, ImmutableArray<Immuta
         {
             foreach (var layer in layers[i].Where(layer => !lanes.Exists(lane => lane.LayerId == layer.Id)))
             {
-                var gone = Enumerable.Range(i, layers.Length - i).FirstOrDefault(k => !Holds(layers[k], layer.Id), layers.Length);
+                var gone = Enumerable
+                    .Range(i, layers.Length - i)
+                    .FirstOrDefault(k => !Holds(layers[k], layer.Id), layers.Length);
                 lanes.Add(
                     new Lane(layer.Id, layer.Name, layer.Cloth, layer.IsBehind, i, gone, Changes(sheet, layer.Id, i))
                 );
             }
         }
-        return
-        [
-            .. lanes.Where(lane => !lane.IsBehind).Reverse(),
-            .. lanes.Where(lane => lane.IsBehind),
-        ];
+        return [.. lanes.Where(lane => !lane.IsBehind).Reverse(), .. lanes.Where(lane => lane.IsBehind)];
     }
 
     private static bool Holds(ImmutableArray<PresentLayer> layers, string id) => layers.Any(layer => layer.Id == id);

@@ -74,7 +74,11 @@ public static class Planner
             .Select(
                 (steps, block) =>
                     (IReadOnlyCollection<int>)
-                        steps.SelectMany(graph.Before).Select(step => blockOf[step]).Where(other => other != block).ToHashSet()
+                        steps
+                            .SelectMany(graph.Before)
+                            .Select(step => blockOf[step])
+                            .Where(other => other != block)
+                            .ToHashSet()
             )
             .ToList();
         var places = OrderGraph.Places(begun);
@@ -102,7 +106,8 @@ public static class Planner
         var done = new HashSet<int>();
         while (
             Enumerable.Range(0, before.Count).FirstOrDefault(i => !done.Contains(i) && before[i].All(done.Contains), -1)
-            is >= 0 and var next
+                is >= 0
+                    and var next
         )
         {
             done.Add(next);
@@ -115,11 +120,20 @@ public static class Planner
     {
         var blocks = new List<List<int>>();
         var units = facts.Units.SelectMany(unit => unit.Acts.Select(act => graph.NumberOf(act.Step.Key))).ToHashSet();
-        blocks.AddRange(Enumerable.Range(0, graph.Steps.Count).Where(i => !units.Contains(i)).Select(i => new List<int> { i }));
+        blocks.AddRange(
+            Enumerable.Range(0, graph.Steps.Count).Where(i => !units.Contains(i)).Select(i => new List<int> { i })
+        );
         foreach (var unit in facts.Units)
         {
             var own = unit.Acts.Select(act => graph.NumberOf(act.Step.Key));
-            blocks.AddRange(order == StitchOrder.OneByOne ? [[.. own]] : own.Select(i => new List<int> { i }));
+            blocks.AddRange(
+                order == StitchOrder.OneByOne
+                    ?
+                    [
+                        [.. own],
+                    ]
+                    : own.Select(i => new List<int> { i })
+            );
         }
         return blocks;
     }
@@ -142,13 +156,7 @@ public static class Planner
         ];
     }
 
-    private static OrderReport Report(
-        OrderFacts facts,
-        OrderGraph graph,
-        List<int> sequence,
-        bool isOwn,
-        bool isProven
-    )
+    private static OrderReport Report(OrderFacts facts, OrderGraph graph, List<int> sequence, bool isOwn, bool isProven)
     {
         var places = OrderGraph.Places(sequence);
         var frame = facts.Frame.First.Concat(facts.Frame.Last).Select(step => graph.NumberOf(step.Key)).ToHashSet();
@@ -156,7 +164,9 @@ public static class Planner
             !frame.Contains(other) && graph.Steps[other].OwnerId != graph.Steps[step].OwnerId;
         return new OrderReport(
             [.. graph.Broken(sequence)],
-            graph.Steps.Select((step, i) => (step.Key, graph.Room(i, places))).ToImmutableDictionary(p => p.Key, p => p.Item2),
+            graph
+                .Steps.Select((step, i) => (step.Key, graph.Room(i, places)))
+                .ToImmutableDictionary(p => p.Key, p => p.Item2),
             [
                 .. Enumerable
                     .Range(0, graph.Steps.Count)

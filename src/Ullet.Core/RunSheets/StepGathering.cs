@@ -39,7 +39,10 @@ internal static class StepGathering
             .Where(pair => pair.Step is not null && IsOn(pair.Step))
             .Select(pair => (pair.Act, pair.Step!))
             .ToImmutableArray();
-        var own = project.RunSheet.Hands.Select(RunStep (hand) => UserHand(project, hand)).Where(IsOn).ToImmutableArray();
+        var own = project
+            .RunSheet.Hands.Select(RunStep (hand) => UserHand(project, hand))
+            .Where(IsOn)
+            .ToImmutableArray();
         return (new OrderFacts(project, units, Frame(project, plan, units, own), plan, acts), [.. off]);
     }
 
@@ -70,7 +73,12 @@ internal static class StepGathering
 
     private static RunStep? StepOf(Project project, PatternAct act, Dictionary<StepKey, RunStep> sewn) =>
         act is HandsAct hands
-            ? Hand(project, HandsAct.OwnerId, SubjectOf(project, hands.Work), WithOwnCloths(project, hands.Work))
+            ? Hand(
+                project,
+                HandsAct.OwnerId,
+                hands.Subject ?? SubjectOf(project, hands.Work),
+                WithOwnCloths(project, hands.Work)
+            )
             : sewn.GetValueOrDefault(act.Key);
 
     /// <summary>What a hand step of a pattern is about: the layer that it lays or changes, the zip, or the whole.</summary>
@@ -118,7 +126,12 @@ internal static class StepGathering
                 Changes =
                 [
                     .. work.Changes.Select(change =>
-                        change is LayerLaid laid ? laid with { Cloth = project.FindCloth(laid.Cloth.Id) ?? laid.Cloth } : change
+                        change is LayerLaid laid
+                            ? laid with
+                            {
+                                Cloth = project.FindCloth(laid.Cloth.Id) ?? laid.Cloth,
+                            }
+                            : change
                     ),
                 ],
             };

@@ -20,7 +20,8 @@ internal static class UserOrder
             {
                 continue;
             }
-            var follows = planned.Take(i).Reverse().Select(number => order.IndexOf(number)).FirstOrDefault(at => at >= 0, -1) + 1;
+            var follows =
+                planned.Take(i).Reverse().Select(number => order.IndexOf(number)).FirstOrDefault(at => at >= 0, -1) + 1;
             var first = graph.Before(planned[i]).Select(before => order.IndexOf(before) + 1).DefaultIfEmpty(0).Max();
             var last = graph
                 .After(planned[i])

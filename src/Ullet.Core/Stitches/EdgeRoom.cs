@@ -182,7 +182,9 @@ internal sealed class EdgeRoom
 
         /// <summary>True when the other lies on the line beyond one of this one's two corners.</summary>
         internal bool IsNextTo(Chunk other) =>
-            other.Ring == ring && Lines > 2 && ((line - other.Line + Lines) % Lines is 1 || (other.Line - line + Lines) % Lines is 1);
+            other.Ring == ring
+            && Lines > 2
+            && ((line - other.Line + Lines) % Lines is 1 || (other.Line - line + Lines) % Lines is 1);
 
         internal double From => from;
 

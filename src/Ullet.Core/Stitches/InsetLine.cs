@@ -56,8 +56,7 @@ internal static class InsetLine
         }
         var legs = corners
             .Select(
-                (corner, i) =>
-                    Leg(Between(ring, corner, corners[(i + 1) % corners.Length]), distance, isClosed: false)
+                (corner, i) => Leg(Between(ring, corner, corners[(i + 1) % corners.Length]), distance, isClosed: false)
             )
             .ToList();
         var corner = new List<Point>[legs.Count];

@@ -205,12 +205,7 @@ internal sealed class ThreadRelief
     }
 
     /// <summary>The best change at a square; null when none helps.</summary>
-    private Relief? Best(
-        Box square,
-        (int MostBared, double Weight) price,
-        List<int> near,
-        List<int> around
-    )
+    private Relief? Best(Box square, (int MostBared, double Weight) price, List<int> near, List<int> around)
     {
         (double Gain, Relief? Change) best = (1e-9, null);
         foreach (var change in near.Where(i => _chain.IsInside(i) && HasStrokeAcross(i, square)).SelectMany(Reliefs))

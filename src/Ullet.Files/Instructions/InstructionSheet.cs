@@ -94,7 +94,8 @@ public static class InstructionSheet
         foreach (var need in PatternShelf.PlanOf(evaluated.Project)?.Cloths ?? [])
         {
             var cloth = evaluated.Project.FindCloth(need.Cloth.Id) ?? need.Cloth;
-            var size = need.Width > 0 ? $", {need.Count} of at least {LengthText.AtLeast(need.Width, need.Height)}" : "";
+            var size =
+                need.Width > 0 ? $", {need.Count} of at least {LengthText.AtLeast(need.Width, need.Height)}" : "";
             var advice = need.Advice is { } more ? $" ({more})" : "";
             pen.Write($"{cloth.Name}: {need.Use}{size}{advice}", 10.5f);
         }

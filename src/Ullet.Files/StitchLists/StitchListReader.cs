@@ -253,7 +253,10 @@ public sealed class StitchListReader
         {
             changes.Add(change);
         }
-        return new ProgramHands(key, owner, kind, text, warning, note, hoopOff, changes.ToImmutable()) { Check = check };
+        return new ProgramHands(key, owner, kind, text, warning, note, hoopOff, changes.ToImmutable())
+        {
+            Check = check,
+        };
     }
 
     /// <summary>The next statement when it changes layers; null when it does not.</summary>

@@ -204,7 +204,9 @@ public static class StandInMachine
             [],
             [
                 .. step
-                    .Changes.Where(change => change is not LayerLaid { IsBeneath: true } && !behind.Contains(change.LayerId))
+                    .Changes.Where(change =>
+                        change is not LayerLaid { IsBeneath: true } && !behind.Contains(change.LayerId)
+                    )
                     .Select(change =>
                         change switch
                         {

@@ -88,9 +88,19 @@ internal sealed class ElementDtos(Evaluator evaluator)
                     .Select(other => other.Id),
             ],
             (element as Zone)?.Role,
-            element.PatternPart is not null
+            NumberOf((element as Zone)?.From, evaluated) ?? 0,
+            NumberOf((element as Zone)?.Until, evaluated),
+            element.PatternPart is not null,
+            (element as StitchedLine)?.Purpose
         );
     }
+
+    /// <summary>The number of a step in the run sheet, from 1; null for one that is not there.</summary>
+    private static int? NumberOf(StepKey? key, Evaluated evaluated) =>
+        evaluated.RunSheet.Steps.Select(step => (StepKey?)step.Key).ToList().IndexOf(key) is >= 0 and var at
+        && key is not null
+            ? at + 1
+            : null;
 
     private static bool HasStage(AppliqueElement? cloth, StageRole role) =>
         cloth is not null && !cloth.Stages.IsOff(role) && AppliqueMethods.Of(cloth.Method).Stages.Contains(role);

@@ -40,7 +40,14 @@ public sealed record PatternPreviewDto(PatternDrawingDto Drawing, string? Hoop, 
 /// <param name="Lines">What is sewn inside.</param>
 /// <param name="Zones">What is kept clear.</param>
 /// <param name="Rooms">Where fill-ins go.</param>
-public sealed record PatternDrawingDto(double Width, double Height, string Edge, string Lines, string Zones, string Rooms);
+public sealed record PatternDrawingDto(
+    double Width,
+    double Height,
+    string Edge,
+    string Lines,
+    string Zones,
+    string Rooms
+);
 
 /// <summary>The pattern of a project as it stands.</summary>
 /// <param name="Id">Names it.</param>
@@ -150,10 +157,5 @@ internal static class PatternDtos
     }
 
     private static Ring Corners(Box box) =>
-        Ring.Of([
-            new(box.MinX, box.MinY),
-            new(box.MaxX, box.MinY),
-            new(box.MaxX, box.MaxY),
-            new(box.MinX, box.MaxY),
-        ]);
+        Ring.Of([new(box.MinX, box.MinY), new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]);
 }

@@ -14,6 +14,7 @@ namespace Ullet.Server.Scenes;
 /// <param name="MayBeOff">True when it may be switched off.</param>
 /// <param name="OwnHandId">The id of a hand step of the user's own, or null.</param>
 /// <param name="Broken">Why it can't stand here, a sentence each; none where it may.</param>
+/// <param name="Told">Those of the reasons that are about this step standing too late, so that each is written once in a list.</param>
 /// <param name="Pierced">The numbers of the lanes that its needle goes through.</param>
 /// <param name="Stack">The layers that lie in the hoop after it, from the top down.</param>
 public sealed record StepOrderDto(
@@ -24,6 +25,7 @@ public sealed record StepOrderDto(
     bool MayBeOff,
     string? OwnHandId,
     ImmutableArray<string> Broken,
+    ImmutableArray<string> Told,
     ImmutableArray<int> Pierced,
     ImmutableArray<StackedDto> Stack
 );
@@ -124,18 +126,30 @@ internal sealed class RunSheetDtos(Evaluated evaluated)
             evaluated.Project.RunSheet.Of(key)?.IsHeld ?? false,
             SwitchStep.MayBeOff(steps[at]),
             own?.Id,
-            [.. _broken[key].Distinct(StringComparer.Ordinal).Take(3)],
+            [.. _broken[key].Distinct(StringComparer.Ordinal).Take(MostReasons)],
+            [
+                .. evaluated
+                    .RunSheet.Order.Broken.Where(pair => pair.Before == key)
+                    .Select(pair => pair.Reason)
+                    .Distinct(StringComparer.Ordinal)
+                    .Take(MostReasons),
+            ],
             _chart.Pierced[at],
             Stack(at)
         );
     }
+
+    private const int MostReasons = 3;
 
     private ImmutableArray<StackedDto> Stack(int step)
     {
         var lanes = _chart.Lanes.Select(lane => lane.LayerId).ToList();
         return
         [
-            .. evaluated.Layers[step].Select(layer => new StackedDto(lanes.IndexOf(layer.Id), layer.FaceUp)).OrderBy(s => s.Lane),
+            .. evaluated
+                .Layers[step]
+                .Select(layer => new StackedDto(lanes.IndexOf(layer.Id), layer.FaceUp))
+                .OrderBy(s => s.Lane),
         ];
     }
 }

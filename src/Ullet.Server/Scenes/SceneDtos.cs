@@ -108,7 +108,10 @@ public enum ElementKind
 /// <param name="Cloths">What is cut of which cloth, where its parts are of several; else empty.</param>
 /// <param name="NeededBy">The ids of the elements that are made with it.</param>
 /// <param name="Zone">What a zone is for; null for anything else.</param>
+/// <param name="ZoneFrom">The number of the step from whose end on a zone is there; 0 for from the start.</param>
+/// <param name="ZoneUntil">The number of the step with which it goes; null for never.</param>
 /// <param name="IsPatternPart">True for a part of the project's pattern.</param>
+/// <param name="Purpose">What a line is for in the trade's words; null for anything else.</param>
 public sealed record ElementDto(
     string Id,
     ElementKind Kind,
@@ -141,7 +144,10 @@ public sealed record ElementDto(
     ImmutableArray<ClothPathDto> Cloths,
     ImmutableArray<string> NeededBy,
     ZoneRole? Zone,
-    bool IsPatternPart
+    int ZoneFrom,
+    int? ZoneUntil,
+    bool IsPatternPart,
+    string? Purpose
 );
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>

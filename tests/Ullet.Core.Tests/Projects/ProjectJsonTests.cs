@@ -105,6 +105,25 @@ public sealed class ProjectJsonTests
         );
         Assert.True(project.Cloths[2].IsDeepPile);
         Assert.Equal(ClothKind.Jersey, project.Cloths[2].Kind);
+    }
+
+    [Fact]
+    public void Read_OfTheGoldenFileOfSchema5_StillWorks()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-5.json"));
+        var project = ProjectJson.Read(golden).Value;
+        Assert.Equal(
+            ("zip-pouch", 200, "Rowan"),
+            (project.Pattern!.PatternId, project.Pattern.NumberOf("width"), project.Pattern.TextOf("name"))
+        );
+        var zone = Assert.IsType<Zone>(project.Elements[1]);
+        Assert.Equal((ZoneRole.KeepClear, "p.open-zip.0"), (zone.Role, zone.Until.ToString()));
+        Assert.Equal(
+            ("tack-down", 2),
+            (((StitchedLine)project.Elements[0]).Purpose, ((StitchedLine)project.Elements[0]).Stitching.Passes)
+        );
+        Assert.True(project.RunSheet.Of(new StepKey("p-zip-tack", "line", 0))!.IsHeld);
+        Assert.Equal(HandKind.LayBehind, Assert.Single(project.RunSheet.Hands).Kind);
         // Nothing of the file is lost when it is written again.
         Assert.Equal(
             JsonNode.Parse(golden)!.ToJsonString(),

@@ -7,6 +7,8 @@ namespace Ullet.Core.Tests.Samples;
 /// <summary>A source with one plain font, "block", whose letters are rectangles with known sizes.</summary>
 internal sealed class BlockFonts : IGlyphSource
 {
+    internal const string Id = "block";
+
     private static readonly BlockFace Face = new();
 
     public IFontFace? Find(string fontId) => fontId == Face.Id ? Face : null;
@@ -20,7 +22,7 @@ internal sealed class BlockFace : IFontFace
 
     private const int Ligature = 0xFB01;
 
-    public string Id => "block";
+    public string Id => BlockFonts.Id;
 
     public string Name => "Block";
 

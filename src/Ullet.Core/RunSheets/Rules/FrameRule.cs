@@ -15,7 +15,12 @@ internal sealed class FrameRule : IOrderRule
         {
             foreach (var step in inner.Concat(facts.Frame.Last))
             {
-                yield return new Precedence(first.Key, step.Key, Name, "Nothing can be sewn or laid before the hoop is made up.");
+                yield return new Precedence(
+                    first.Key,
+                    step.Key,
+                    Name,
+                    "Nothing can be sewn or laid before the hoop is made up."
+                );
             }
         }
         foreach (var last in facts.Frame.Last)

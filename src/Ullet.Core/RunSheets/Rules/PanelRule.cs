@@ -28,7 +28,8 @@ internal sealed class PanelRule : IOrderRule
             yield break;
         }
         var panel = facts.PanelOf(unit);
-        var ready = panel?.ReadyAfter ?? facts.Acts.FirstOrDefault().Step?.Key;
+        // Beside the panels it is sewn on top of what lies there, once all panels do.
+        var ready = panel?.ReadyAfter ?? facts.Plan.Panels.LastOrDefault()?.ReadyAfter;
         if (ready is not { } after || facts.Acts.All(act => act.Act.Key != after))
         {
             yield break;
@@ -41,7 +42,7 @@ internal sealed class PanelRule : IOrderRule
                 step,
                 Name,
                 panel is null
-                    ? $"{unit.Name} needs the hoop made up first."
+                    ? $"{unit.Name} is sewn on what lies in the hoop once \"{NameOf(after, facts)}\" is done."
                     : $"{unit.Name} is sewn on the {panel.Name}, which lies as it will stay only after \"{NameOf(after, facts)}\"."
             );
         }

@@ -2,7 +2,7 @@ import type { Element, Scene } from "../api/client";
 import { HANDLES, handlePlace, type Handle } from "./boxes";
 import { toScreen, toWorld, type Camera, type Place } from "./camera";
 import { ringPlace } from "./overlayPainter";
-import { outlineOf } from "./wallPainter";
+import { outlineOf } from "./outlines";
 
 const probe = document.createElement("canvas").getContext("2d");
 

@@ -1,5 +1,6 @@
 import type { Element } from "../api/client";
-import { paintElement, type Drawing, type Frame } from "./wallPainter";
+import { paintElement, type Drawing } from "./wallPainter";
+import { type Frame } from "./outlines";
 
 /** One element painted once, at one scale. */
 interface Sprite {
@@ -90,6 +91,7 @@ function signatureOf(drawing: Drawing, element: Element, scale: number, stepKey:
     scale.toFixed(5),
     element.outlinePath,
     String(element.isConstruction),
+    element.zone == null ? "" : `${element.zone} ${stepKey}`,
     JSON.stringify(element.cloths),
     JSON.stringify(cloth),
     drawing.photos,

@@ -1,7 +1,8 @@
 import { isLaid, isZone, type Cloth, type Element, type Scene } from "../api/client";
-import { apply, type Camera } from "./camera";
+import { apply } from "./camera";
 import { clothFill } from "./cloth";
 import { drawThread } from "./thread";
+import { outlineOf, type Frame } from "./outlines";
 import { paintZone } from "./zonePainter";
 
 export interface Drawing {
@@ -9,24 +10,6 @@ export interface Drawing {
   stitches: Map<string, Float32Array>;
   /** Counts photos of cloth that have come in: a picture made before one of them is out of date. */
   photos: number;
-}
-
-export interface Frame {
-  camera: Camera;
-  /** Device pixels for a CSS pixel. */
-  ratio: number;
-}
-
-const outlines = new WeakMap<Element, Path2D>();
-
-/** The element's outline as a path in mm. */
-export function outlineOf(element: Element): Path2D {
-  let path = outlines.get(element);
-  if (!path) {
-    path = new Path2D(element.outlinePath);
-    outlines.set(element, path);
-  }
-  return path;
 }
 
 /** Draws the hoop with its ground cloth and the sewing field. */
@@ -78,7 +61,7 @@ export function paintElement(
   stepKey: string | null,
 ) {
   if (isZone(element)) {
-    paintZone(ctx, element, frame);
+    paintZone(ctx, element, frame, numberOf(drawing, stepKey));
     return;
   }
   if (element.isConstruction) {
@@ -91,6 +74,14 @@ export function paintElement(
   else if (isLaid(element))
     paintCloth(ctx, outlineOf(element), find(drawing.scene.cloths, element.cloth.id), frame);
   paintStitches(ctx, drawing, element.id, frame, stepKey);
+}
+
+/** The number of a step in the run sheet, from 1; null for none. */
+function numberOf(drawing: Drawing, stepKey: string | null): number | null {
+  const at = drawing.scene.steps
+    .filter((step) => step.order != null)
+    .findIndex((step) => step.key === stepKey);
+  return at < 0 ? null : at + 1;
 }
 
 /** A construction shape: thin dashes, no cloth. */

@@ -1,6 +1,6 @@
 import type { ZoneElement } from "../api/client";
 import { apply } from "./camera";
-import { outlineOf, type Frame } from "./wallPainter";
+import { outlineOf, type Frame } from "./outlines";
 
 const LOOKS = {
   keepClear: { edge: "#b3343a", fill: "rgb(179 52 58 / 0.1)", hatch: true },
@@ -8,13 +8,22 @@ const LOOKS = {
   guide: { edge: "#5a6878", fill: "transparent", hatch: false },
 } as const;
 
-/** A zone: an edge of short dashes; one that is kept clear is hatched as well, so that colour is not all that tells. */
-export function paintZone(ctx: CanvasRenderingContext2D, element: ZoneElement, frame: Frame) {
+/** A zone: an edge of short dashes; one that is kept clear is hatched as well, so that colour is not all that tells.
+ * While a step is pointed at, a zone that is not there then is faint. */
+export function paintZone(
+  ctx: CanvasRenderingContext2D,
+  element: ZoneElement,
+  frame: Frame,
+  step: number | null,
+) {
+  const isThere =
+    step === null || (step > element.zoneFrom && (element.zoneUntil == null || step <= element.zoneUntil));
   const look = LOOKS[element.zone];
   const path = outlineOf(element);
   apply(ctx, frame.camera, frame.ratio);
   const px = 1 / frame.camera.scale;
   ctx.save();
+  ctx.globalAlpha = isThere ? 1 : 0.15;
   ctx.fillStyle = look.fill;
   ctx.fill(path);
   if (look.hatch) hatch(ctx, element, path, px);

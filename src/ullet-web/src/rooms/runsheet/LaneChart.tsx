@@ -9,18 +9,21 @@ interface Props {
   chosenKey: string | null;
 }
 
-const ROW = 30;
 const HEAD = 34;
 const LABEL = 148;
 const LEAST_COLUMN = 24;
+/** Rows are as tall as fits so many pixels, within reason. */
+const ROOM = 392;
+const rowHeight = (lanes: number) => Math.round(Math.max(28, Math.min(46, ROOM / Math.max(1, lanes))));
 
 /** Layers against time: each stitch step is a stroke through exactly the lanes that its needle pierces. */
 export function LaneChart({ lanes, steps, chosenKey }: Props) {
   const pointAt = useView((view) => view.pointAt);
   const scroller = useRef<HTMLDivElement>(null);
+  const row = rowHeight(lanes.length);
   const column = Math.max(LEAST_COLUMN, Math.min(46, 690 / steps.length));
   const width = LABEL + column * steps.length + 8;
-  const height = HEAD + ROW * lanes.length + 8;
+  const height = HEAD + row * lanes.length + 8;
   const chosen = steps.findIndex((step) => step.key === chosenKey);
   const x = (number: number) => LABEL + (number - 1) * column;
 
@@ -89,21 +92,22 @@ export function LaneChart({ lanes, steps, chosenKey }: Props) {
             </text>
           </g>
         ))}
-        {lanes.map((lane, row) => (
+        {lanes.map((lane, i) => (
           <LaneBar
             key={lane.layerId}
             lane={lane}
-            top={HEAD + row * ROW}
+            top={HEAD + i * row}
+            row={row}
             x={x}
             column={column}
             count={steps.length}
           />
         ))}
         {steps.map((step, i) => (
-          <Stroke key={step.key} step={step} centre={x(i + 1) + column / 2} />
+          <Stroke key={step.key} step={step} centre={x(i + 1) + column / 2} row={row} />
         ))}
-        {lanes.map((lane, row) => (
-          <LaneLabel key={lane.layerId} lane={lane} top={HEAD + row * ROW} />
+        {lanes.map((lane, i) => (
+          <LaneLabel key={lane.layerId} lane={lane} top={HEAD + i * row} row={row} />
         ))}
       </svg>
     </section>
@@ -113,21 +117,22 @@ export function LaneChart({ lanes, steps, chosenKey }: Props) {
 interface BarProps {
   lane: Lane;
   top: number;
+  row: number;
   x: (number: number) => number;
   column: number;
   count: number;
 }
 
 /** A layer from where hands lay it to where it is taken away; a notch where it is folded or trimmed. */
-function LaneBar({ lane, top, x, column, count }: BarProps) {
+function LaneBar({ lane, top, row, x, column, count }: BarProps) {
   const [from, until] = [x(lane.from) + column / 2, lane.until > count ? x(count + 1) + 4 : x(lane.until)];
   return (
     <g pointerEvents="none">
       <rect
         x={from}
-        y={top + 6}
+        y={top + row * 0.2}
         width={Math.max(4, until - from)}
-        height={ROW - 12}
+        height={row * 0.6}
         rx={5}
         fill={lane.colour}
         stroke="rgb(29 42 58 / 0.4)"
@@ -136,7 +141,7 @@ function LaneBar({ lane, top, x, column, count }: BarProps) {
       {lane.changes.map((number) => (
         <path
           key={number}
-          d={`M${x(number) + column / 2 - 6} ${top + 5}h12l-6 8Z`}
+          d={`M${x(number) + column / 2 - 6} ${top + row * 0.2 - 1}h12l-6 8Z`}
           fill="var(--color-marigold)"
           stroke="rgb(29 42 58 / 0.6)"
           strokeWidth={0.8}
@@ -146,25 +151,25 @@ function LaneBar({ lane, top, x, column, count }: BarProps) {
   );
 }
 
-function LaneLabel({ lane, top }: { lane: Lane; top: number }) {
+function LaneLabel({ lane, top, row }: { lane: Lane; top: number; row: number }) {
   return (
     <g pointerEvents="none">
-      <rect x={0} y={top} width={LABEL - 2} height={ROW} fill="#fff" />
+      <rect x={0} y={top} width={LABEL - 2} height={row} fill="#fff" />
       <rect
         x={10}
-        y={top + 9}
+        y={top + row / 2 - 6}
         width={12}
         height={12}
         rx={3}
         fill={lane.colour}
         stroke="rgb(29 42 58 / 0.4)"
       />
-      <text x={28} y={top + ROW / 2 + 4.5} fontSize={13.5} fill="var(--color-ink)">
+      <text x={28} y={top + row / 2 + 4.5} fontSize={13.5} fill="var(--color-ink)">
         {lane.name.length > 15 ? `${lane.name.slice(0, 14)}…` : lane.name}
         <title>{`${lane.name}, ${lane.clothName}${lane.isBehind ? ", behind" : ""}`}</title>
       </text>
       {lane.isBehind ? (
-        <text x={LABEL - 8} y={top + ROW / 2 + 4} fontSize={12} textAnchor="end" fill="var(--color-muted)">
+        <text x={LABEL - 8} y={top + row / 2 + 4} fontSize={12} textAnchor="end" fill="var(--color-muted)">
           behind
         </text>
       ) : null}
@@ -173,25 +178,25 @@ function LaneLabel({ lane, top }: { lane: Lane; top: number }) {
 }
 
 /** A stitch step through the lanes that it pierces, and through no other. */
-function Stroke({ step, centre }: { step: OrderedStep; centre: number }) {
+function Stroke({ step, centre, row }: { step: OrderedStep; centre: number; row: number }) {
   if (step.kind !== "stitch") return null;
   return (
     <g pointerEvents="none">
-      {step.order.pierced.map((row) => (
-        <g key={row}>
+      {step.order.pierced.map((lane) => (
+        <g key={lane}>
           <rect
             x={centre - 4}
-            y={HEAD + row * ROW + 1}
+            y={HEAD + lane * row + 1}
             width={8}
-            height={ROW - 2}
+            height={row - 2}
             fill="#fff"
             fillOpacity={0.85}
           />
           <rect
             x={centre - 2.5}
-            y={HEAD + row * ROW}
+            y={HEAD + lane * row}
             width={5}
-            height={ROW}
+            height={row}
             fill={step.threadColour ?? "var(--color-ink)"}
             stroke="rgb(29 42 58 / 0.55)"
             strokeWidth={0.6}
@@ -206,7 +211,7 @@ function summary(lanes: Lane[], steps: OrderedStep[]): string {
   const strokes = steps
     .filter((step) => step.kind === "stitch")
     .map((step) => {
-      const through = step.order.pierced.map((row) => lanes[row]?.name).join(", ");
+      const through = step.order.pierced.map((lane) => lanes[lane]?.name).join(", ");
       return `step ${steps.indexOf(step) + 1}, ${step.ownerName} ${step.role}, goes through ${through || "nothing"}`;
     });
   return `${lanes.length} layers over ${steps.length} steps: ${strokes.join("; ")}`;

@@ -98,7 +98,7 @@ export function StepList({ projectId, scene, steps, chosenKey }: Props) {
                   : duration(step.seconds)}
               </span>
             </button>
-            {step.order.broken.map((reason) => (
+            {step.order.told.map((reason) => (
               <p key={reason} className="px-4 pb-1.5 text-[13.5px] text-madder">
                 {reason}
               </p>

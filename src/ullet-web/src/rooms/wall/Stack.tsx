@@ -104,7 +104,9 @@ export function Stack({ projectId, scene }: Props) {
                 onKeyDown={(event) => onKey(event, element)}
               >
                 <Mark scene={scene} element={element} />
-                <span className="truncate">{element.name}</span>
+                <span className="truncate">
+                  {element.purpose ? `${element.name}, ${element.purpose}` : element.name}
+                </span>
                 <State element={element} />
               </button>
               {chosen && selection.length === 1 ? (

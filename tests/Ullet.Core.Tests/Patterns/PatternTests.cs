@@ -1,0 +1,239 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Findings;
+using Ullet.Core.Geometry;
+using Ullet.Core.Patterns;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
+using Ullet.Core.Tests.Samples;
+
+namespace Ullet.Core.Tests.Patterns;
+
+public sealed class PatternTests
+{
+    [Fact]
+    public void Patterns_AtSmallestUsualAndLargestSize_HaveNoStop()
+    {
+        foreach (var (name, project) in PatternSamples.Sizes())
+        {
+            AssertSewable(name, project);
+        }
+    }
+
+    [Theory]
+    [InlineData("zip-pouch", "name")]
+    [InlineData("mug-rug", "words")]
+    [InlineData("harvest-patch", "words")]
+    public void Patterns_WithTheLongestAndAnEmptyFillIn_HaveNoStop(string pattern, string fillIn)
+    {
+        var made = PatternSamples.Make(pattern);
+        AssertSewable(pattern, PatternSamples.Filled(made, fillIn, new string('M', PatternFillIn.LongestText)));
+        var empty = PatternSamples.Filled(made, fillIn, "");
+        AssertSewable(pattern, empty);
+        var place = PatternShelf.PlanOf(made)!.Places.First(place => place.FillInId == fillIn);
+        Assert.NotNull(made.Find(place.ElementId));
+        Assert.Null(empty.Find(place.ElementId));
+        Assert.DoesNotContain(SampleProject.Evaluate(empty).RunSheet.Steps, step => step.OwnerId == place.ElementId);
+    }
+
+    [Fact]
+    public void Pouch_Grown_KeepsSeamsAllowancesAndZip()
+    {
+        var (small, large) = (
+            PatternShelf.PlanOf(PatternSamples.Make("zip-pouch"))!,
+            PatternShelf.PlanOf(PatternSamples.Make("zip-pouch", ("width", 240), ("height", 180)))!
+        );
+        static StitchedLine Line(PatternPlan plan, string id) => (StitchedLine)plan.Elements.First(e => e.Id == id);
+        foreach (var (plan, width, height) in new[] { (small, 180, 120), (large, 240, 180) })
+        {
+            var seam = Line(plan, "p-closing-seam").Box;
+            Assert.Equal((width, height), (seam.Width, seam.Height));
+            Assert.Equal(30, Line(plan, "p-zip-place").Box.Height);
+            Assert.Equal(14, Line(plan, "p-lining-seam").Box.Height);
+            Assert.Equal(width + 26, plan.Cloths.First(need => need.Use == "back").Width);
+            Assert.Equal(2, Line(plan, "p-closing-seam").Stitching.Passes);
+        }
+    }
+
+    [Fact]
+    public void Pouch_OpensItsZipBeforeTheBackGoesOn_AndTheSliderZoneMoves()
+    {
+        var steps = Keys(PatternSamples.Make("zip-pouch"));
+        Assert.True(steps.IndexOf("p-zip-ends.line.0") < steps.IndexOf("p.open-zip.0"));
+        Assert.True(steps.IndexOf("p.open-zip.0") < steps.IndexOf("p.lay-back.0"));
+        var zones = PatternSamples.Make("zip-pouch").Elements.OfType<Zone>().ToList();
+        Assert.Equal("p.open-zip.0", zones.First(zone => zone.Id == "p-slider-shut").Until.ToString());
+        var open = zones.First(zone => zone.Id == "p-slider-open");
+        Assert.Equal("p.open-zip.0", open.From.ToString());
+        // Half to two thirds of the opening, and inside the seam.
+        Assert.InRange((90 - open.Box.X) / 180, 0.5, 2 / 3.0);
+    }
+
+    [Fact]
+    public void Decoration_DroppedOnThePouch_LandsAfterItsPanelAndBeforeTheLining()
+    {
+        var project = SampleProject.Apply(
+            PatternSamples.Make("zip-pouch"),
+            new AddPiece
+            {
+                Shape = new HeartShape(),
+                Box = new ElementBox(40, 20, 24, 24, 0),
+                Method = Method.TrimInTheHoop,
+            }
+        );
+        var steps = Keys(project);
+        var own = steps
+            .Where(step => step.StartsWith("e1.", StringComparison.Ordinal))
+            .Select(step => steps.IndexOf(step))
+            .ToList();
+        Assert.Equal(5, own.Count);
+        Assert.All(
+            own,
+            at => Assert.InRange(at, steps.IndexOf("p.fold-front.0") + 1, steps.IndexOf("p.lay-lining.0") - 1)
+        );
+    }
+
+    [Fact]
+    public void Resize_KeepsTheUsersAdditionsAndWhatWasSetByHand()
+    {
+        var project = SampleProject.Apply(
+            PatternSamples.Make("zip-pouch"),
+            new AddPiece { Shape = new HeartShape(), Box = new ElementBox(40, 30, 20, 20, 0) },
+            new SetLine
+            {
+                ElementId = "p-front-seam",
+                Line = new LineSettings { ThreadId = "cover", StitchLength = 3 },
+            },
+            PatternSamples.Use("zip-pouch", ("height", 160))
+        );
+        Assert.Equal(("cover", 3.0), (Seam(project).Stitching.ThreadId, Seam(project).Stitching.StitchLength));
+        // The panel's middle moved with the zip: the heart stays where it is on its panel.
+        var before = PatternShelf.PlanOf(PatternSamples.Make("zip-pouch"))!.Panels[0];
+        var after = PatternShelf.PlanOf(project)!.Panels[0];
+        var moved = Middle(after) - Middle(before);
+        var heart = project.Find("e1")!.Box;
+        Assert.Equal((40, 30 + moved.Y), (heart.X, Math.Round(heart.Y, 6)));
+        Assert.Equal(160, project.Find("p-closing-seam")!.Box.Height);
+        Assert.Equal("p-zip-place.line.0", Keys(project)[1]);
+
+        static StitchedLine Seam(Project project) => (StitchedLine)project.Find("p-front-seam")!;
+        static Point Middle(PatternPanel panel) => Box.Of(panel.Area[0].Shell.Points).Centre;
+    }
+
+    [Fact]
+    public void Words_RetypedOnTheWall_AreWhatTheFillInSays()
+    {
+        var project = SampleProject.Apply(
+            PatternSamples.Make("zip-pouch"),
+            new SetText { ElementId = "p-name", Text = "Bo" },
+            PatternSamples.Use("zip-pouch", ("width", 200))
+        );
+        Assert.Equal(("Bo", "Bo"), (((Words)project.Find("p-name")!).Text, project.Pattern!.TextOf("name")));
+    }
+
+    [Fact]
+    public void Parts_CannotBeDeleted_FillInsAreEmptied()
+    {
+        var project = PatternSamples.Make("mug-rug");
+        var unlocked = SampleProject.Apply(project, new LockElements { ElementIds = ["p-quilting"], Locked = false });
+        Assert.Equal(
+            "pattern-part",
+            SampleProject.Refused(unlocked, new RemoveElements { ElementIds = ["p-quilting"] }).Code
+        );
+        var without = SampleProject.Apply(project, new RemoveElements { ElementIds = ["p-motif"] });
+        Assert.Equal("None", without.Pattern!.TextOf("motif"));
+        Assert.Null(SampleProject.Apply(without, PatternSamples.Use("mug-rug", ("width", 200))).Find("p-motif"));
+    }
+
+    [Theory]
+    [InlineData("zip-pouch", "width", 40, "number-out-of-range")]
+    [InlineData("zip-pouch", "drop", 75, "zip-too-low")]
+    [InlineData("zip-pouch", "colour", 1, "pattern-number-unknown")]
+    [InlineData("harvest-patch", "across", 1.5, "number-not-whole")]
+    [InlineData("harvest-patch", "width", double.NaN, "number-out-of-range")]
+    [InlineData("boot", "width", 100, "pattern-unknown")]
+    public void Sizes_ThatCannotBe_AreRefusedWithASentence(string pattern, string number, double value, string code)
+    {
+        var refusal = SampleProject.Refused(SampleProject.Empty(), PatternSamples.Use(pattern, (number, value)));
+        Assert.Equal(code, refusal.Code);
+        Assert.EndsWith(".", refusal.Words, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Patches_ThatNoHoopTakes_AreRefused() =>
+        Assert.Equal(
+            "patches-too-many",
+            SampleProject
+                .Refused(SampleProject.Empty(), PatternSamples.Use("harvest-patch", ("width", 150), ("across", 3)))
+                .Code
+        );
+
+    [Fact]
+    public void SeveralPatches_ShareTheirSteps()
+    {
+        var (one, six) = (
+            PatternSamples.Make("harvest-patch"),
+            PatternSamples.Make("harvest-patch", ("width", 60), ("height", 70), ("across", 3), ("down", 2))
+        );
+        static int Own(Project project) =>
+            SampleProject
+                .Evaluate(project)
+                .RunSheet.Steps.Count(step => step.OwnerId is "p" or "p-patch" or "p-backing-tack");
+        Assert.Equal(Own(one), Own(six));
+        Assert.Equal(6, six.Elements.OfType<Words>().Count());
+        AssertSewable("six patches", six);
+    }
+
+    [Fact]
+    public void Hardware_GivesSizesThatThePatternTakes()
+    {
+        foreach (var pattern in PatternShelf.All)
+        {
+            foreach (var start in pattern.Hardware)
+            {
+                foreach (var size in new[] { start.Least, start.Usual, start.Most })
+                {
+                    var use = new PatternUse(pattern.Id) { Numbers = pattern.FromHardware(start.Id, size) };
+                    Assert.True(
+                        PatternShelf.Plan(use).IsOk,
+                        $"{pattern.Id} {start.Id} {size}: {PatternShelf.Plan(use).Refusal?.Words}"
+                    );
+                }
+            }
+        }
+    }
+
+    [Fact]
+    public void Hoop_IsTheSmallestThatTakesTheStitching()
+    {
+        foreach (var (name, project) in PatternSamples.Sizes())
+        {
+            var bounds = SampleProject.Evaluate(project).DesignBounds();
+            var hoop = project.Hooping.Hoop;
+            Assert.True(Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(bounds), name);
+        }
+    }
+
+    private static List<string> Keys(Project project) =>
+        [.. SampleProject.Evaluate(project).RunSheet.Steps.Select(step => step.Key.ToString())];
+
+    /// <summary>No finding stops it, the order is legal, and the machine stops once for each row of hand steps.</summary>
+    private static void AssertSewable(string name, Project project)
+    {
+        var evaluated = SampleProject.Evaluate(project);
+        Assert.True(
+            evaluated.Findings.All(finding => finding.Level != FindingLevel.Stop),
+            $"{name}: {evaluated.Findings.FirstOrDefault(f => f.Level == FindingLevel.Stop)?.Words}"
+        );
+        Assert.Empty(evaluated.RunSheet.Order.Broken);
+        Assert.Equal(evaluated.RunSheet.StopCount, evaluated.Program.StopCount);
+        var steps = evaluated.Program.Steps;
+        for (var i = 1; i < steps.Length; i++)
+        {
+            if (steps[i - 1] is ProgramStitches before)
+            {
+                Assert.Equal(steps[i] is ProgramHands, before.StopAfter);
+            }
+        }
+    }
+}
