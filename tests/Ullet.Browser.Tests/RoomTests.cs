@@ -34,6 +34,8 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
             NewProject(visitor, "Nothing yet");
             visitor.WaitForText("The hoop is empty. Choose Shape or Letters on the left and lay the first piece.");
             AssertAccessible(visitor, "empty wall");
+            visitor.Click("link", "Run sheet");
+            visitor.WaitForText("There are no steps yet.");
             visitor.Click("link", "Cutting table");
             visitor.WaitForText("Nothing is cut yet.");
             visitor.Click("link", "Rehearsal");

@@ -49,6 +49,18 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.WaitForText("True size on the wall");
             Keep(visitor, "import-preview");
             visitor.GoTo("/");
+            visitor.Click("link", "Seed-packet pouch");
+            visitor.WaitForText("Run strip");
+            visitor.Click("link", "Run sheet");
+            visitor.ClickStep("Rowan, line");
+            Keep(visitor, "run-sheet");
+            visitor.GoTo("/");
+            visitor.Click("button", "From a pattern");
+            visitor.Click("button", "Zip pouch");
+            visitor.WaitForText("Smallest hoop");
+            Keep(visitor, "pattern-chooser");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
+            visitor.GoTo("/");
             visitor.Click("link", "Rowan’s gate initial");
             visitor.WaitForText("Run strip");
             visitor.ClickInStack("R");

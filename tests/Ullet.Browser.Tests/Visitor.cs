@@ -226,6 +226,42 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    /// <summary>The steps of the run sheet's list, in order.</summary>
+    internal List<string> Steps() =>
+        [
+            .. _driver
+                .FindElements(By.XPath("//section[@aria-label='Steps']//li//span[contains(@class,'truncate')]"))
+                .Select(row => row.Text),
+        ];
+
+    private IWebElement StepRow(string name) =>
+        _driver.FindElement(
+            By.XPath(
+                $"//section[@aria-label='Steps']//li[.//span[contains(@class,'truncate')][normalize-space(.)='{name}']]"
+            )
+        );
+
+    internal void ClickStep(string name)
+    {
+        Run("arguments[0].scrollIntoView({ block: 'center' })", StepRow(name));
+        StepRow(name).FindElement(By.TagName("button")).Click();
+        WaitUntilIdle();
+    }
+
+    /// <summary>Drags one row of the run sheet's list on to another.</summary>
+    internal void DragStep(string name, string on)
+    {
+        Run("arguments[0].scrollIntoView({ block: 'center' })", StepRow(name));
+        new Actions(_driver)
+            .MoveToElement(StepRow(name))
+            .ClickAndHold()
+            .MoveByOffset(0, 8)
+            .MoveToElement(StepRow(on))
+            .Release()
+            .Perform();
+        WaitUntilIdle();
+    }
+
     internal IReadOnlyList<string> Stack() =>
         [
             .. _driver

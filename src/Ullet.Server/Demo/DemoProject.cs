@@ -185,5 +185,26 @@ internal sealed class DemoProject
         return this;
     }
 
-    private void Apply(Edit edit) => Project = edit.Apply(Project, Context).Value;
+    /// <summary>Begins with a pattern.</summary>
+    internal DemoProject From(
+        string pattern,
+        (string Id, double Value)[] numbers,
+        (string Id, string Text)[] fillIns
+    ) =>
+        Apply(
+            new UsePattern
+            {
+                PatternId = pattern,
+                FontId = FontShelf.UsualId,
+                Numbers = [.. numbers.Select(number => new PatternNumber(number.Id, number.Value))],
+                FillIns = [.. fillIns.Select(fill => new PatternText(fill.Id, fill.Text))],
+            }
+        );
+
+    /// <summary>Makes an edit that must succeed.</summary>
+    internal DemoProject Apply(Edit edit)
+    {
+        Project = edit.Apply(Project, Context).Value;
+        return this;
+    }
 }

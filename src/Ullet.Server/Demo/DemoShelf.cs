@@ -14,6 +14,8 @@ public static class DemoShelf
             TeaTowelCorner.Make(),
             ShedKeyTab.Make(),
             PlotPennant.Make(),
+            TeaBreakRug.Make(),
+            SeedPacketPouch.Make(),
             VegetableBlock.Make(),
             GateInitial.Make(),
             HarvestPatch.Make(),

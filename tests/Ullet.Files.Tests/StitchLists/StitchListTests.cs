@@ -89,11 +89,54 @@ public sealed class StitchListTests
         Assert.Equal(20, steps);
     }
 
+    [Fact]
+    public void FoldsRemovalsChecksAndCautions_ComeBack()
+    {
+        var pouch = DemoWork.All["Seed-packet pouch"];
+        var program = pouch.Program with { Cautions = ["The name would be sewn through the \"lining\"."] };
+        var hands = program.Steps.OfType<ProgramHands>().First();
+        program = program with
+        {
+            Steps = program.Steps.Replace(hands, hands with { Changes = hands.Changes.Add(new LayerRemoved("p-zip")) }),
+        };
+        var read = StitchListReader.Read(StitchListExport.Make(program)).Value;
+        Assert.Equal(program.Cautions, read.Cautions);
+        foreach (var (written, found) in program.Steps.Zip(read.Steps))
+        {
+            if (written is ProgramHands asked)
+            {
+                var again = Assert.IsType<ProgramHands>(found);
+                Assert.Equal((asked.Check, asked.HoopOff), (again.Check, again.HoopOff));
+                Assert.Equal(
+                    asked.Changes.Select(change => change.GetType()),
+                    again.Changes.Select(change => change.GetType())
+                );
+                Assert.Equal(
+                    asked.Changes.OfType<LayerFolded>().Select(fold => (fold.LayerId, fold.FaceUp)),
+                    again.Changes.OfType<LayerFolded>().Select(fold => (fold.LayerId, fold.FaceUp))
+                );
+            }
+        }
+        Assert.Equal(
+            4,
+            read.Steps.OfType<ProgramHands>().SelectMany(step => step.Changes).OfType<LayerFolded>().Count()
+        );
+    }
+
+    [Fact]
+    public void Read_OfAFileOfVersion1_StillWorks()
+    {
+        var program = StitchListReader.Read(
+            Encoding.UTF8.GetBytes(Replaced("ullet-stitch-list 2", "ullet-stitch-list 1"))
+        );
+        Assert.Equal(DemoWork.Patch.Program.StitchCount, program.Value.StitchCount);
+    }
+
     public static TheoryData<string, string, string> Broken =>
         new()
         {
-            { "another format", Replaced("ullet-stitch-list 1", "G21 G90"), "stitch-list-foreign" },
-            { "a newer version", Replaced("ullet-stitch-list 1", "ullet-stitch-list 7"), "stitch-list-newer" },
+            { "another format", Replaced("ullet-stitch-list 2", "G21 G90"), "stitch-list-foreign" },
+            { "a newer version", Replaced("ullet-stitch-list 2", "ullet-stitch-list 7"), "stitch-list-newer" },
             { "inches", Replaced("units mm", "units inch"), "stitch-list-broken" },
             { "no field", Replaced("field 130 180", "field 0 180"), "stitch-list-broken" },
             { "a thread that is not there", Replaced("thread 1 block 1", "thread 9 block 1"), "stitch-list-broken" },

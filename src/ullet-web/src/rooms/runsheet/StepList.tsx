@@ -76,19 +76,23 @@ export function StepList({ projectId, scene, steps, chosenKey }: Props) {
               type="button"
               data-step-button
               aria-pressed={step.key === chosenKey}
-              aria-label={rowLabel(step, i)}
               className="flex w-full items-center gap-2 py-1.5 pr-3 pl-1 text-left"
               onClick={() => pointAt(step.key)}
               onKeyDown={(event) => onKey(event, i)}
             >
               <GripVertical size={15} className="shrink-0 text-field" aria-hidden />
-              <span className="w-6 shrink-0 text-right text-[13px] text-muted">{i + 1}</span>
+              <span className="w-6 shrink-0 text-right text-[13px] text-muted">
+                <span className="sr-only">Step </span>
+                {i + 1}
+              </span>
               <Mark step={step} />
               <span className="min-w-0 flex-1">
                 <span className="block truncate">
                   {step.ownerName}, {step.role}
                 </span>
               </span>
+              {step.stopAfter ? <span className="sr-only">then a stop for hands</span> : null}
+              {step.order.broken.length ? <span className="sr-only">can’t stand here</span> : null}
               {step.order.isHeld ? (
                 <Lock size={13} role="img" aria-label="held" className="text-muted" />
               ) : null}
@@ -137,11 +141,4 @@ function Mark({ step }: { step: OrderedStep }) {
   ) : (
     <ThreadSwatch colour={step.threadColour ?? "#ffffff"} />
   );
-}
-
-function rowLabel(step: OrderedStep, i: number): string {
-  const what = step.kind === "hand" ? "hands" : `${step.stitchCount} stitches`;
-  const broken = step.order.broken.length ? `. Can't stand here: ${step.order.broken[0]}` : "";
-  const stop = step.stopAfter ? ", then a stop" : "";
-  return `Step ${i + 1}, ${step.ownerName}, ${step.role}, ${what}${stop}${broken}`;
 }

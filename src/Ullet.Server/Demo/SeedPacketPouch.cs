@@ -1,0 +1,27 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Projects;
+
+namespace Ullet.Server.Demo;
+
+/// <summary>"Seed-packet pouch": the zip pouch with Rowan's name, its leaf in zigzag, and a heart of the user's own.</summary>
+internal static class SeedPacketPouch
+{
+    internal static Project Make() =>
+        new DemoProject("Seed-packet pouch", 200, 200)
+            .From("zip-pouch", [], [("name", "Rowan"), ("motif", "Leaf")])
+            .Apply(
+                new SetCover
+                {
+                    ElementId = "p-motif",
+                    Cover = new CoverSettings { Kind = CoverKind.Blanket, ThreadId = "fern" },
+                }
+            )
+            .Apply(
+                new SetLettering
+                {
+                    ElementId = "p-name",
+                    Line = new LineSettings { Kind = LineKind.Bean, ThreadId = "plum" },
+                }
+            )
+            .Project;
+}
