@@ -17,6 +17,12 @@ if (args is ["carve"])
     carved.ToList().ForEach(Console.WriteLine);
     return carved.All(ratio => ratio.Holds) ? 0 : 1;
 }
+if (args is ["plan"])
+{
+    var planned = PlanBench.Run();
+    planned.ToList().ForEach(Console.WriteLine);
+    return planned.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["quality", ..])
 {
     return QualityBench.Run(args[1..]) ? 0 : 1;
@@ -27,11 +33,11 @@ if (args is ["icons"])
 }
 if (args.Length > 0)
 {
-    Console.Error.WriteLine($"bench takes ui, icons, carve, engine or quality; \"{args[0]}\" is none of them.");
+    Console.Error.WriteLine($"bench takes ui, icons, carve, engine, plan or quality; \"{args[0]}\" is none of them.");
     return 1;
 }
 var breached = false;
-foreach (var ratio in EngineBench.Run().Concat(CarveBench.Run()).Concat(await EditBench.Run()))
+foreach (var ratio in EngineBench.Run().Concat(CarveBench.Run()).Concat(PlanBench.Run()).Concat(await EditBench.Run()))
 {
     Console.WriteLine(ratio);
     breached |= !ratio.Holds && !ratio.IsAim;

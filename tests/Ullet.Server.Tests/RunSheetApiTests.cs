@@ -36,7 +36,7 @@ public sealed class RunSheetApiTests(TestServer server) : IClassFixture<TestServ
     }
 
     [Fact]
-    public async Task Pouch_IsMade_ItsLanesSaySo_AndTheStandInMachineRunsItsFileToTheEnd()
+    public async Task Pouch_IsMade_AndItsLanesSayWhatTheNameGoesThrough()
     {
         var (id, _) = await Pouch();
         var scene = await server.Get($"/api/projects/{id}/scene");
@@ -47,15 +47,27 @@ public sealed class RunSheetApiTests(TestServer server) : IClassFixture<TestServ
             name["order"]!["pierced"]!.AsArray().Select(lane => (string)lanes[(int)lane!]!["name"]!)
         );
         Assert.True((bool)scene["runSheet"]!["isProvenBest"]!);
+    }
+
+    [Theory]
+    [InlineData("zip-pouch")]
+    [InlineData("mug-rug")]
+    [InlineData("harvest-patch")]
+    public async Task StandInMachine_RunsAPatternsFileToTheEnd_AndStopsExactlyWhereHandsComeNext(string pattern)
+    {
+        var (_, made) = await server.Post("/api/projects", new { pattern = new { patternId = pattern } });
+        var id = (string)made["id"]!;
+        var scene = await server.Get($"/api/projects/{id}/scene");
         var file = await server.Client.GetStringAsync($"/api/projects/{id}/program.ulst");
         using var answer = await server.Client.PostAsync(
             "/api/devices/machine/rehearse",
             new StringContent(file, Encoding.UTF8, "text/plain")
         );
-        var rehearsal = JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
-        var steps = rehearsal["steps"]!.AsArray();
-        Assert.Equal(scene["steps"]!.AsArray().Count, steps.Count);
-        // The machine stops exactly where hands come next.
+        var steps = JsonNode.Parse(await answer.Content.ReadAsStringAsync())!["steps"]!.AsArray();
+        Assert.Equal(
+            scene["steps"]!.AsArray().Select(step => (string?)step!["text"]),
+            steps.Select(step => (string?)step!["text"])
+        );
         for (var i = 1; i < steps.Count; i++)
         {
             if ((string)steps[i - 1]!["kind"]! == "stitch")
