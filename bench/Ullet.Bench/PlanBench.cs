@@ -62,5 +62,6 @@ internal static class PlanBench
             Method = method,
         };
 
-    private static Project Applied(Project project, Edit edit, EditContext context) => edit.Apply(project, context).Value;
+    private static Project Applied(Project project, Edit edit, EditContext context) =>
+        edit.Apply(project, context).Value;
 }

@@ -132,7 +132,10 @@ public sealed class RunSheetApiTests(TestServer server) : IClassFixture<TestServ
         """{ "edit": "usePattern", "patternId": "zip-pouch", "fillIns": [{ "id": "name", "text": "0123456789012345678901234567890" }] }""",
         "fill-in-too-long"
     )]
-    [InlineData("""{ "edit": "setHandStep", "kind": "lay", "text": "Lay it.", "clothId": "tweed" }""", "cloth-unknown")]
+    [InlineData(
+        """{ "edit": "setHandStep", "hand": { "id": "", "kind": "lay", "text": "Lay it.", "clothId": "tweed" } }""",
+        "cloth-unknown"
+    )]
     [InlineData("""{ "edit": "removeHandStep", "id": "u9" }""", "step-unknown")]
     [InlineData(
         """{ "edit": "addZone", "role": "keepClear", "shape": { "form": "star", "points": 900, "innerShare": 0.5 } }""",

@@ -6,72 +6,49 @@ namespace Ullet.Core.Edits;
 /// <summary>Adds a hand step of the user's own, or changes one.</summary>
 public sealed record SetHandStep : Edit
 {
-    /// <summary>Which one; null for a new one.</summary>
-    public string? Id { get; init; }
-
-    public required HandKind Kind { get; init; }
-
-    public required string Text { get; init; }
-
-    public string? Warning { get; init; }
-
-    /// <summary>What to check before pressing start.</summary>
-    public string? Check { get; init; }
-
-    public bool HoopOff { get; init; }
-
-    /// <summary>The cloth that it lays; null for none.</summary>
-    public string? ClothId { get; init; }
-
-    /// <summary>The area that the cloth takes; null for the whole field.</summary>
-    public ElementBox? Area { get; init; }
-
-    public bool FaceDown { get; init; }
-
-    public bool IsBeneath { get; init; }
-
-    /// <summary>The layer that it takes away; null for none.</summary>
-    public string? LayerId { get; init; }
+    /// <summary>The step; with an empty id it is a new one.</summary>
+    public required UserHandStep Hand { get; init; }
 
     /// <summary>The step that a new one follows; null for the end.</summary>
     public string? After { get; init; }
 
-    public override string Label(Project before) => Id is null ? "Add a hand step" : "Change a hand step";
+    public override string Label(Project before) => Hand.Id.Length == 0 ? "Add a hand step" : "Change a hand step";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
         if (
             (
-                Words(Text, "text", isNeeded: true)
-                ?? Words(Warning, "warning", isNeeded: false)
-                ?? Words(Check, "check", isNeeded: false)
-                ?? (Area is { } area ? Limits.CheckBox(area, "the cloth") : null)
+                Words(Hand.Text, "text", isNeeded: true)
+                ?? Words(Hand.Warning, "warning", isNeeded: false)
+                ?? Words(Hand.Check, "check", isNeeded: false)
+                ?? (Hand.Area is { } area ? Limits.CheckBox(area, "the cloth") : null)
             ) is
             { } refusal
         )
         {
             return refusal;
         }
-        if (ClothId is not null && project.FindCloth(ClothId) is null)
+        if (Hand.ClothId is not null && project.FindCloth(Hand.ClothId) is null)
         {
-            return EditRefusals.NoCloth(ClothId);
+            return EditRefusals.NoCloth(Hand.ClothId);
         }
-        if (Id is not null && !project.RunSheet.Hands.Any(hand => hand.Id == Id))
+        var isNew = Hand.Id.Length == 0;
+        if (!isNew && !project.RunSheet.Hands.Any(hand => hand.Id == Hand.Id))
         {
-            return new Refusal("step-unknown", "id", $"There is no hand step \"{Id}\" of your own in this project.");
+            return new Refusal(
+                "step-unknown",
+                "hand",
+                $"There is no hand step \"{Hand.Id}\" of your own in this project."
+            );
         }
-        var hand = new UserHandStep(Id ?? $"u{project.NextNumber}", Kind, Text.Trim())
+        var hand = Hand with
         {
-            Warning = string.IsNullOrWhiteSpace(Warning) ? null : Warning.Trim(),
-            Check = string.IsNullOrWhiteSpace(Check) ? null : Check.Trim(),
-            HoopOff = HoopOff,
-            ClothId = ClothId,
-            Area = Area,
-            FaceDown = FaceDown,
-            IsBeneath = IsBeneath,
-            LayerId = LayerId,
+            Id = isNew ? $"u{project.NextNumber}" : Hand.Id,
+            Text = Hand.Text.Trim(),
+            Warning = string.IsNullOrWhiteSpace(Hand.Warning) ? null : Hand.Warning.Trim(),
+            Check = string.IsNullOrWhiteSpace(Hand.Check) ? null : Hand.Check.Trim(),
         };
-        return Id is null ? Added(hand, project, context) : Changed(hand, project);
+        return isNew ? Added(hand, project, context) : Changed(hand, project);
     }
 
     private static Project Changed(UserHandStep hand, Project project) =>

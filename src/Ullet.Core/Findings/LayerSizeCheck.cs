@@ -1,5 +1,6 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Program;
 using Ullet.Core.RunSheets;
 
 namespace Ullet.Core.Findings;
@@ -13,13 +14,20 @@ internal sealed class LayerSizeCheck : ICheck
     public IEnumerable<Finding> Run(FindingInput input)
     {
         var hoop = input.Project.Hooping.Hoop;
+        var field = Box.Centred(hoop.FieldWidth, hoop.FieldHeight);
+        var design = Box.Of(input.Program.Steps.OfType<ProgramStitches>().SelectMany(step => step.OwnPoints()));
+        if (!field.Contains(design))
+        {
+            // That is a finding of its own; with it mended this one may be gone.
+            yield break;
+        }
         var folded = input
             .RunSheet.Steps.OfType<HandStep>()
             .SelectMany(hand => hand.Work.Changes)
             .OfType<LayerFolded>()
             .Select(change => change.LayerId)
             .ToHashSet(StringComparer.Ordinal);
-        var inside = Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(ToFrame);
+        var inside = field.Grown(ToFrame);
         foreach (
             var hand in input
                 .RunSheet.Steps.OfType<HandStep>()

@@ -133,10 +133,11 @@ public sealed class OrderRulesTests
             PatternSamples.Make("mug-rug"),
             new SetHandStep
             {
-                Kind = HandKind.Lay,
-                Text = "Lay a label in the seam.",
-                ClothId = "felt",
-                Area = new ElementBox(0, 60, 20, 10, 0),
+                Hand = new UserHandStep("", HandKind.Lay, "Lay a label in the seam.")
+                {
+                    ClothId = "felt",
+                    Area = new ElementBox(0, 60, 20, 10, 0),
+                },
                 After = "p-quilting.line.0",
             }
         );
@@ -146,19 +147,14 @@ public sealed class OrderRulesTests
         Assert.Contains(SampleProject.Evaluate(project).Layers[^1], layer => layer.Id == own.Id);
         var changed = SampleProject.Apply(
             project,
-            new SetHandStep
-            {
-                Id = own.Id,
-                Kind = HandKind.Press,
-                Text = "Press it.",
-            }
+            new SetHandStep { Hand = new UserHandStep(own.Id, HandKind.Press, "Press it.") }
         );
         Assert.Equal("Press it.", Assert.Single(changed.RunSheet.Hands).Text);
         var gone = SampleProject.Apply(changed, new RemoveHandStep { Id = own.Id });
         Assert.Equal(-1, At(SampleProject.Evaluate(gone).RunSheet, own.Key.ToString()));
         Assert.Equal(
             "text-empty",
-            SampleProject.Refused(project, new SetHandStep { Kind = HandKind.Tape, Text = " " }).Code
+            SampleProject.Refused(project, new SetHandStep { Hand = new UserHandStep("", HandKind.Tape, " ") }).Code
         );
     }
 

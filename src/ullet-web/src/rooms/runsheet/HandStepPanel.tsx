@@ -35,16 +35,19 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
     event.preventDefault();
     const done = await edits.edit({
       edit: "setHandStep",
-      id: hand?.id ?? null,
-      kind,
-      text,
-      warning: warning || null,
-      check: check || null,
-      hoopOff,
-      clothId: lays && clothId ? clothId : null,
-      faceDown: lays && faceDown,
-      isBeneath: kind === "layBehind" || (lays && isBeneath),
-      layerId: kind === "remove" && layerId ? layerId : null,
+      hand: {
+        id: hand?.id ?? "",
+        kind,
+        text,
+        warning: warning || null,
+        check: check || null,
+        hoopOff,
+        clothId: lays && clothId ? clothId : null,
+        area: hand?.area ?? null,
+        faceDown: lays && faceDown,
+        isBeneath: kind === "layBehind" || (lays && isBeneath),
+        layerId: kind === "remove" && layerId ? layerId : null,
+      },
       after: after?.key ?? null,
     });
     if (done) onClose();

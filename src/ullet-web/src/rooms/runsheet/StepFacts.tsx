@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { useEdits } from "../../api/edits";
 import type { OrderedStep, Scene } from "../../api/client";
 import { Button, buttonClass } from "../../parts/Button";
-import { TextField } from "../../parts/TextField";
+import { StepText } from "../../parts/StepText";
 import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { HandStepPanel } from "./HandStepPanel";
@@ -24,7 +24,6 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
   const [changing, setChanging] = useState(false);
   const number = steps.indexOf(step) + 1;
   const own = scene.runSheet.hands.find((hand) => hand.id === step.order.ownHandId);
-  const thread = scene.threads.find((known) => known.id === step.threadId);
   const isElement = scene.elements.some((element) => element.id === step.ownerId);
   return (
     <section
@@ -43,27 +42,16 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
             {reason}
           </p>
         ))}
-        {step.kind === "stitch" ? (
-          <p>
-            {step.stitchCount.toLocaleString("en-GB")} stitches in {thread?.name ?? "several threads"}
-            {step.stopAfter ? "; then the machine stops for hands." : "; the machine goes straight on."}
+        <StepText
+          step={step}
+          threads={scene.threads}
+          onNote={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
+        />
+        {step.kind === "hand" ? (
+          <p className="text-[14px] text-muted">
+            {step.hoopOff ? "The hoop comes off the machine." : "The hoop stays on the machine."}
           </p>
-        ) : (
-          <>
-            <p>{step.text}</p>
-            {step.warning ? <p className="font-bold">{step.warning}</p> : null}
-            {step.check ? <p>Before you press start: {step.check}</p> : null}
-            <p className="text-[14px] text-muted">
-              {step.hoopOff ? "The hoop comes off the machine." : "The hoop stays on the machine."}
-            </p>
-            <TextField
-              label="Your own note, shown at this stop"
-              value={step.note ?? ""}
-              placeholder="Such as: the dotted side up"
-              onTyped={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
-            />
-          </>
-        )}
+        ) : null}
         <p className="text-[14px] text-muted">{placeWords(step)}</p>
         <div className="flex flex-wrap gap-2">
           <Button

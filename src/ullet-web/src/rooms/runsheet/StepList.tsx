@@ -57,7 +57,7 @@ export function StepList({ projectId, scene, steps, chosenKey }: Props) {
         <h2 className="font-semibold">Steps</h2>
         <p className="ml-auto text-[13px] text-muted">drag, or Alt + ↑ ↓</p>
       </div>
-      <ol ref={list} className="min-h-0 flex-1 overflow-y-auto border-t border-line">
+      <ol ref={list} className="relative min-h-0 flex-1 overflow-y-auto border-t border-line">
         {steps.map((step, i) => (
           <li
             key={step.key}

@@ -4,7 +4,7 @@ import { useEdits } from "../../api/edits";
 import type { Scene, Step } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
-import { TextField } from "../../parts/TextField";
+import { StepText } from "../../parts/StepText";
 import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
 
@@ -121,7 +121,6 @@ export function RunStrip({ projectId, scene }: Props) {
 function StepNote({ projectId, scene, step }: Props & { step: Step }) {
   const edits = useEdits(projectId);
   const { pointAt } = useView();
-  const thread = scene.threads.find((known) => known.id === step.threadId);
   return (
     <div className="absolute bottom-full left-3 z-20 mb-2 w-[440px] space-y-2 rounded-card border border-line bg-white p-3 shadow-lg">
       <div className="flex items-baseline gap-2">
@@ -130,23 +129,11 @@ function StepNote({ projectId, scene, step }: Props & { step: Step }) {
         </p>
         <p className="ml-auto text-[13px] text-muted">{duration(step.seconds)}</p>
       </div>
-      {step.kind === "stitch" ? (
-        <p>
-          {step.stitchCount.toLocaleString("en-GB")} stitches in {thread?.name ?? "another thread"}
-          {step.stopAfter ? "; then the machine stops." : "; the machine goes straight on."}
-        </p>
-      ) : (
-        <>
-          <p>{step.text}</p>
-          {step.warning ? <p className="font-bold">{step.warning}</p> : null}
-          <TextField
-            label="Your own note, shown at this stop"
-            value={step.note ?? ""}
-            placeholder="Such as: the dotted side up"
-            onTyped={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
-          />
-        </>
-      )}
+      <StepText
+        step={step}
+        threads={scene.threads}
+        onNote={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
+      />
       <Button onClick={() => pointAt(null)}>Close</Button>
     </div>
   );
