@@ -118,6 +118,7 @@ internal static class InsetLine
                 if (Meeting(leg[i], leg[i + 1], next[k], next[k + 1]) is { } meets)
                 {
                     leg.RemoveRange(i + 1, leg.Count - i - 1);
+                    leg.Add(meets);
                     next.RemoveRange(0, k + 1);
                     next.Insert(0, meets);
                     return true;

@@ -74,7 +74,7 @@ export function Header({ projectId, scene }: Props) {
       <button
         type="button"
         aria-label={inch ? "in, show millimetres instead" : "mm, show inches instead"}
-        className="h-8 w-10 rounded-card border border-line text-[14px] font-semibold hover:bg-chalk"
+        className="h-8 w-10 shrink-0 rounded-card border border-line text-[14px] font-semibold hover:bg-chalk"
         onClick={() => void edits.edit({ edit: "setUnit", unit: inch ? "millimetre" : "inch" })}
       >
         {inch ? "in" : "mm"}
