@@ -32,6 +32,7 @@ public sealed record DuplicateElements : Edit
                 Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
                 StaysCentred = false,
                 IsLocked = false,
+                PatternPart = null,
             };
             (project, copy) = groups.Regrouped(project, copy);
             sources.Add(element.Id, copy.Id);

@@ -116,6 +116,7 @@ public sealed record PasteElements : Edit
                 Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
                 StaysCentred = false,
                 IsLocked = false,
+                PatternPart = null,
             };
             if (copy is AppliqueElement cloth)
             {

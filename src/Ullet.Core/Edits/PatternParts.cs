@@ -118,6 +118,11 @@ internal sealed class PatternParts(
     {
         var fill = pattern.FillIns.First(known => known.Id == place.FillInId);
         var stands = project.Find(place.ElementId);
+        if (stands is { PatternPart: null })
+        {
+            // It was turned into nodes: from then on it is the user's own.
+            return ImmutableArray<Element>.Empty;
+        }
         if (!fill.Choices.IsEmpty)
         {
             var motif = Motifs.Piece(texts[fill.Id], place, 0);
@@ -149,22 +154,24 @@ internal sealed class PatternParts(
             .Then(made => (Result<ImmutableArray<Element>>)ImmutableArray.Create(made));
     }
 
+    /// <summary>A motif that is there already: the same one keeps all that was done to it, another keeps its place and settings.</summary>
     private Piece Redone(Piece motif, Piece old, FillInPlace place)
     {
         var was = _before?.Places.FirstOrDefault(known => known.ElementId == place.ElementId);
         var isMoved = was is not null && new Point(old.Box.X, old.Box.Y).DistanceTo(was.Room.Centre) > 0.01;
-        return motif with
-        {
-            Box = isMoved
-                ? (Element)Shifted(old) is Piece shifted
-                    ? shifted.Box
-                    : old.Box
-                : motif.Box,
-            ClothId = old.Name == motif.Name ? old.ClothId : motif.ClothId,
-            Method = old.Method,
-            Holding = old.Holding,
-            Stages = old.Stages,
-        };
+        var box = isMoved ? Shifted(old).Box : motif.Box;
+        return project.Pattern?.TextOf(place.FillInId) == use.TextOf(place.FillInId)
+            ? old with
+            {
+                Box = box,
+            }
+            : motif with
+            {
+                Box = box,
+                Method = old.Method,
+                Holding = old.Holding,
+                Stages = old.Stages,
+            };
     }
 
     private Result<Element> Written(string text, FillInPlace place, Words? stands)

@@ -35,7 +35,7 @@ internal static class StepGathering
             .Where(unit => unit.Acts.Length > 0)
             .ToImmutableArray();
         var acts = (plan?.Acts ?? [])
-            .Select(act => (Act: act, Step: StepOf(project, act, sewn)))
+            .Select(act => (Act: act, Step: StepOf(project, plan!, act, sewn)))
             .Where(pair => pair.Step is not null && IsOn(pair.Step))
             .Select(pair => (pair.Act, pair.Step!))
             .ToImmutableArray();
@@ -71,26 +71,30 @@ internal static class StepGathering
         );
     }
 
-    private static RunStep? StepOf(Project project, PatternAct act, Dictionary<StepKey, RunStep> sewn) =>
+    private static RunStep? StepOf(
+        Project project,
+        PatternPlan plan,
+        PatternAct act,
+        Dictionary<StepKey, RunStep> sewn
+    ) =>
         act is HandsAct hands
             ? Hand(
                 project,
                 HandsAct.OwnerId,
-                hands.Subject ?? SubjectOf(project, hands.Work),
+                hands.Subject ?? SubjectOf(project, plan, hands.Work),
                 WithOwnCloths(project, hands.Work)
             )
             : sewn.GetValueOrDefault(act.Key);
 
     /// <summary>What a hand step of a pattern is about: the layer that it lays or changes, the zip, or the whole.</summary>
-    private static string SubjectOf(Project project, HandWork work)
+    private static string SubjectOf(Project project, PatternPlan plan, HandWork work)
     {
         if (work.Kind is HandKind.OpenZip or HandKind.CloseZip)
         {
             return "Zip";
         }
         var whole = PatternShelf.Find(project.Pattern!.PatternId)!.Name;
-        var names = PatternShelf
-            .PlanOf(project)!
+        var names = plan
             .Acts.OfType<HandsAct>()
             .SelectMany(act => act.Work.Changes)
             .OfType<LayerLaid>()

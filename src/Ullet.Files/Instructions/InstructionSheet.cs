@@ -95,13 +95,11 @@ public static class InstructionSheet
         {
             var cloth = evaluated.Project.FindCloth(need.Cloth.Id) ?? need.Cloth;
             var size =
-                need.Width > 0 ? $", {need.Count} of at least {LengthText.AtLeast(need.Width, need.Height)}" : "";
+                need.Width > 0
+                    ? $", {(need.Count > 1 ? $"{need.Count} of " : "")}at least {LengthText.AtLeast(need.Width, need.Height)}"
+                    : "";
             var advice = need.Advice is { } more ? $" ({more})" : "";
             pen.Write($"{cloth.Name}: {need.Use}{size}{advice}", 10.5f);
-        }
-        foreach (var advice in PatternShelf.PlanOf(evaluated.Project)?.Advice ?? [])
-        {
-            pen.Write(advice, 10.5f);
         }
         foreach (var sheet in evaluated.Sheets)
         {
@@ -114,6 +112,10 @@ public static class InstructionSheet
                     10.5f
                 );
             }
+        }
+        foreach (var advice in PatternShelf.PlanOf(evaluated.Project)?.Advice ?? [])
+        {
+            pen.Write(advice, 10.5f);
         }
         pen.Space(14);
     }

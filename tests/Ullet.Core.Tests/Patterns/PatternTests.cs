@@ -121,6 +121,36 @@ public sealed class PatternTests
     }
 
     [Fact]
+    public void CopiesAndFrozenFillIns_AreTheUsersOwn_AndSurviveASize()
+    {
+        var project = SampleProject.Apply(
+            PatternSamples.Make("zip-pouch"),
+            new DuplicateElements { ElementIds = ["p-motif"] },
+            new FreezeElement { ElementId = "p-name" },
+            PatternSamples.Use("zip-pouch", ("width", 220))
+        );
+        var ids = project.Elements.Select(element => element.Id).ToList();
+        Assert.Equal(ids.Count, ids.Distinct().Count());
+        Assert.Contains(project.Elements, element => element is Piece { Name: "Leaf copy", PatternPart: null });
+        Assert.DoesNotContain(project.Elements, element => element is Words);
+        Assert.NotNull(project.Find("p-name"));
+        AssertSewable("frozen", project);
+    }
+
+    [Fact]
+    public void AMotif_ThatWasReshaped_StaysSo_UntilAnotherIsChosen()
+    {
+        var reshaped = SampleProject.Apply(
+            PatternSamples.Make("mug-rug"),
+            new ReshapePiece { ElementId = "p-motif", Shape = new PolygonShape(5) },
+            PatternSamples.Use("mug-rug", ("width", 200))
+        );
+        Assert.IsType<PolygonShape>(((Piece)reshaped.Find("p-motif")!).Shape);
+        var other = (Piece)PatternSamples.Filled(reshaped, "motif", "Star").Find("p-motif")!;
+        Assert.Equal(("Star", "p-straw"), (other.Name, other.ClothId));
+    }
+
+    [Fact]
     public void Words_RetypedOnTheWall_AreWhatTheFillInSays()
     {
         var project = SampleProject.Apply(
