@@ -26,6 +26,7 @@ public sealed class Evaluator
     private readonly StitchStation _stitches = new();
     private readonly LeftoverStation _leftovers = new();
     private readonly ProgramStation _program = new();
+    private readonly OrderStation _orders = new();
     private readonly CoverJudge _judge = new();
 
     /// <param name="cache">Where the stations' values are kept.</param>
@@ -108,7 +109,8 @@ public sealed class Evaluator
                 )
             )
             .ToImmutableArray();
-        var runSheet = Planner.Plan(project, work);
+        OrderFound Search(OrderInput input) => _cache.Get(_orders, input, cancellation);
+        var (runSheet, otherStops) = Planner.PlanWithOther(project, work, Search);
         var stitches = new Dictionary<StepKey, StepStitches>();
         var keys = new Dictionary<StepKey, ContentHash>();
         foreach (var step in runSheet.Steps.OfType<StitchStep>())
@@ -121,10 +123,9 @@ public sealed class Evaluator
             .Guides(project, work)
             .Select(guide => Marked(project, guide, cancellation))
             .ToImmutableArray();
-        var other = project.RunSheet.Order == StitchOrder.Together ? StitchOrder.OneByOne : StitchOrder.Together;
         var stops = ImmutableDictionary<StitchOrder, int>
             .Empty.Add(project.RunSheet.Order, runSheet.StopCount)
-            .Add(other, Planner.Plan(project, work, other).StopCount);
+            .Add(Planner.Other(project.RunSheet.Order), otherStops);
         var judged = runSheet
             .Steps.OfType<StitchStep>()
             .Where(step => step.Stage.Role == StageRole.Cover)

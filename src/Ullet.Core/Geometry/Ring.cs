@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.InteropServices;
 
 namespace Ullet.Core.Geometry;
 
@@ -55,11 +56,20 @@ public sealed record Ring(ImmutableArray<Point> Points)
         return Point.Turn(Points[index] - Points[(index + n - 1) % n], Points[(index + 1) % n] - Points[index]);
     }
 
-    /// <summary>The vertices that turn by more than <see cref="Tolerance.CornerTurn"/>.</summary>
-    public ImmutableArray<int> Corners()
+    private int[]? _corners;
+
+    /// <summary>Rings are equal when they have the same points; what was worked out of them does not count.</summary>
+    public bool Equals(Ring? other) => other is not null && Points.Equals(other.Points);
+
+    public override int GetHashCode() => Points.GetHashCode();
+
+    /// <summary>The vertices that turn by more than <see cref="Tolerance.CornerTurn"/>; found once.</summary>
+    public ImmutableArray<int> Corners() => ImmutableCollectionsMarshal.AsImmutableArray(_corners ??= FindCorners());
+
+    private int[] FindCorners()
     {
         var points = Points.AsSpan();
-        var corners = ImmutableArray.CreateBuilder<int>();
+        var corners = new List<int>();
         for (var i = 0; i < points.Length; i++)
         {
             var into = points[i] - points[i > 0 ? i - 1 : points.Length - 1];
@@ -69,7 +79,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
                 corners.Add(i);
             }
         }
-        return corners.ToImmutable();
+        return [.. corners];
     }
 
     /// <summary>How often the ring goes round a place, clockwise on screen counted up.</summary>

@@ -147,6 +147,12 @@ internal sealed class NeedleWriter
     private void Line(Point from, Point to, double longest)
     {
         var distance = from.DistanceTo(to);
+        if (distance <= longest)
+        {
+            // It lies on the grid already.
+            Put(to);
+            return;
+        }
         var pieces = Math.Max(1, (int)Math.Ceiling((distance / longest) - 1e-9));
         for (var i = 1; i <= pieces; i++)
         {
@@ -154,9 +160,15 @@ internal sealed class NeedleWriter
         }
     }
 
+    private static bool IsSame(Point needle, Point at)
+    {
+        var away = needle - at;
+        return Point.Dot(away, away) < Grid * Grid / 4;
+    }
+
     private void Put(Point at)
     {
-        if (_needle is { } needle && needle.DistanceTo(at) < Grid / 2 && _commands is [.., { Kind: NeedleKind.Stitch }])
+        if (_needle is { } needle && IsSame(needle, at) && _commands is [.., { Kind: NeedleKind.Stitch }])
         {
             return;
         }

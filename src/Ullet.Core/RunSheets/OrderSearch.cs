@@ -11,8 +11,11 @@ internal static class OrderSearch
     /// <summary>Up to so many steps no state is dropped.</summary>
     internal const int Exhaustive = 10;
 
-    /// <summary>States that are kept for longer run sheets.</summary>
+    /// <summary>States that are kept for longer run sheets; fewer for very long ones, so that the work grows no faster than the
+    /// square of the steps.</summary>
     private const int Beam = 48;
+    private const int LeastBeam = 8;
+    private const int StatesInAll = 4000;
 
     /// <summary>Steps tried next from one state of a longer run sheet, those wished earliest.</summary>
     private const int Branches = 10;
@@ -28,6 +31,7 @@ internal static class OrderSearch
     )
     {
         var isSmall = blocks.Count <= Exhaustive;
+        var beam = Math.Clamp(StatesInAll / Math.Max(1, blocks.Count), LeastBeam, Beam);
         var byWish = Enumerable.Range(0, blocks.Count).OrderBy(i => wished[i]).ToArray();
         var needed = before.Select(earlier => DoneSet.Of(blocks.Count, earlier)).ToArray();
         var alive = new List<Node> { new(null, -1, DoneSet.Of(blocks.Count, []), OrderCost.State.Start, 0, 0) };
@@ -57,11 +61,11 @@ internal static class OrderSearch
                 }
             }
             alive = [.. next.Values];
-            if (!isSmall && alive.Count > Beam)
+            if (!isSmall && alive.Count > beam)
             {
                 isProven = false;
                 alive.Sort((a, b) => (a.Cost, a.Turns).CompareTo((b.Cost, b.Turns)));
-                alive.RemoveRange(Beam, alive.Count - Beam);
+                alive.RemoveRange(beam, alive.Count - beam);
             }
         }
         return (PathOf(alive.Aggregate((best, node) => node.IsBefore(best) ? node : best)), isProven);

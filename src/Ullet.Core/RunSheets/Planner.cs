@@ -11,19 +11,52 @@ public static class Planner
     /// <param name="project">The document.</param>
     /// <param name="work">The stages of each element, by element id.</param>
     /// <param name="order">One by one or together; null for as the document says.</param>
+    /// <param name="search">Finds the cheapest order; null to search anew.</param>
     public static RunSheet Plan(
         Project project,
         IReadOnlyDictionary<string, ElementAtWork> work,
-        StitchOrder? order = null
+        StitchOrder? order = null,
+        Func<OrderInput, OrderFound>? search = null
     )
     {
         var (facts, off) = StepGathering.Of(project, work);
-        var steps = facts.Steps().ToList();
-        var graph = new OrderGraph(steps, OrderRules.Of(facts, withHeld: false));
-        var (planned, isProven) = Cheapest(facts, graph, order ?? project.RunSheet.Order);
-        var isOwn = order is null && !project.RunSheet.Sequence.IsEmpty;
-        var sequence = isOwn ? UserOrder.Of(project.RunSheet.Sequence, graph, planned) : planned;
-        return new RunSheet([.. sequence.Select(i => steps[i])])
+        var graph = new OrderGraph([.. facts.Steps()], OrderRules.Of(facts, withHeld: false));
+        return Planned(facts, off, graph, order, search ?? Searched);
+    }
+
+    /// <summary>The run sheet as the document says, and how often the machine would stop in the other order of the pieces.</summary>
+    public static (RunSheet Sheet, int OtherStops) PlanWithOther(
+        Project project,
+        IReadOnlyDictionary<string, ElementAtWork> work,
+        Func<OrderInput, OrderFound> search
+    )
+    {
+        var (facts, off) = StepGathering.Of(project, work);
+        var graph = new OrderGraph([.. facts.Steps()], OrderRules.Of(facts, withHeld: false));
+        var (other, _) = Cheapest(facts, graph, Other(project.RunSheet.Order), search);
+        return (
+            Planned(facts, off, graph, null, search),
+            new RunSheet([.. other.Select(i => graph.Steps[i])]).StopCount
+        );
+    }
+
+    /// <summary>One by one for together, and the other way round.</summary>
+    public static StitchOrder Other(StitchOrder order) =>
+        order == StitchOrder.Together ? StitchOrder.OneByOne : StitchOrder.Together;
+
+    private static RunSheet Planned(
+        OrderFacts facts,
+        ImmutableArray<RunStep> off,
+        OrderGraph graph,
+        StitchOrder? order,
+        Func<OrderInput, OrderFound> search
+    )
+    {
+        var overrides = facts.Project.RunSheet;
+        var (planned, isProven) = Cheapest(facts, graph, order ?? overrides.Order, search);
+        var isOwn = order is null && !overrides.Sequence.IsEmpty;
+        var sequence = isOwn ? UserOrder.Of(overrides.Sequence, graph, planned) : planned;
+        return new RunSheet([.. sequence.Select(i => graph.Steps[i])])
         {
             Off = off,
             Order = Report(facts, graph, sequence, isOwn, isProven),
@@ -37,7 +70,7 @@ public static class Planner
         var (facts, _) = StepGathering.Of(project, work);
         var steps = facts.Steps().ToList();
         var bare = new OrderGraph(steps, OrderRules.Of(facts, withHeld: false));
-        var (planned, _) = Cheapest(facts, bare, project.RunSheet.Order);
+        var (planned, _) = Cheapest(facts, bare, project.RunSheet.Order, Searched);
         var graph = new OrderGraph(steps, OrderRules.Of(facts, withHeld: true));
         var wished = OrderGraph.Places(UserOrder.Of(project.RunSheet.Sequence, bare, planned));
         var sorted = graph.Sorted(wished);
@@ -58,7 +91,12 @@ public static class Planner
         ];
 
     /// <summary>The cheapest legal order; one that is not proven is never dearer than the one it began with.</summary>
-    private static (List<int> Order, bool IsProven) Cheapest(OrderFacts facts, OrderGraph graph, StitchOrder order)
+    private static (List<int> Order, bool IsProven) Cheapest(
+        OrderFacts facts,
+        OrderGraph graph,
+        StitchOrder order,
+        Func<OrderInput, OrderFound> search
+    )
     {
         var begun = graph.Sorted(OrderGraph.Places(Begun(facts, graph, order)));
         var blocks = Blocks(facts, graph, order);
@@ -86,12 +124,16 @@ public static class Planner
         if (Circular(before))
         {
             // Pieces that must wait for one another amid their steps can't be sewn one by one.
-            return order == StitchOrder.OneByOne ? Cheapest(facts, graph, StitchOrder.Together) : (begun, false);
+            return order == StitchOrder.OneByOne
+                ? Cheapest(facts, graph, StitchOrder.Together, search)
+                : (begun, false);
         }
-        var (found, isProven) = OrderSearch.Best(
-            [.. blocks.Select(block => block.Select(step => graph.Steps[step]).ToImmutableArray())],
-            before,
-            wished
+        var (found, isProven) = search(
+            new OrderInput(
+                [.. blocks.Select(block => block.Select(step => graph.Steps[step]).ToImmutableArray())],
+                [.. before],
+                [.. wished]
+            )
         );
         var cheapest = found.SelectMany(block => blocks[block]).ToList();
         return
@@ -100,6 +142,8 @@ public static class Planner
             ? (begun, false)
             : (cheapest, isProven);
     }
+
+    private static OrderFound Searched(OrderInput input) => new OrderStation().Compute(input, CancellationToken.None);
 
     private static bool Circular(List<IReadOnlyCollection<int>> before)
     {

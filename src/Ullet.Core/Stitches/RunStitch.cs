@@ -56,7 +56,7 @@ public static class RunStitch
                 from = i;
             }
         }
-        return points.ToImmutable();
+        return points.DrainToImmutable();
     }
 
     /// <summary>A part of a line between corners, by distances along the whole line.</summary>

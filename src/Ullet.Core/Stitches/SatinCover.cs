@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
@@ -62,9 +63,13 @@ public static class SatinCover
     /// <summary>About so many strokes are sewn again at the closing overlap.</summary>
     private const int OverlapStrokes = 24;
 
+    /// <summary>Lists of strokes that no cover uses now: of a large project they would be most of the memory that is asked for.</summary>
+    private static readonly ConcurrentBag<List<Stroke>> Spare = [];
+
     private static List<TopThread> Top(CoverEdge edge, SatinNumbers numbers, ShortStrokes shortStrokes, double gap)
     {
-        var strokes = new List<Stroke>();
+        var strokes = Spare.TryTake(out var spare) ? spare : [];
+        strokes.Clear();
         var starts = new List<(int At, string? Thread)>();
         foreach (var leg in edge.Legs)
         {
@@ -73,13 +78,7 @@ public static class SatinCover
             {
                 starts.Add((strokes.Count, stretch?.ThreadId));
             }
-            var spacing = stretch?.Spacing ?? numbers.Spacing;
-            var picked = StrokeSpread.Pick(leg.Places, spacing, even: edge.IsSmooth);
-            if (edge.IsSmooth && picked.Count > 1)
-            {
-                picked.RemoveAt(picked.Count - 1);
-            }
-            StrokeSpread.AddWithCrowding(picked, leg.Places, spacing, strokes);
+            StrokeSpread.Add(leg.Places, stretch?.Spacing ?? numbers.Spacing, edge.IsSmooth, strokes);
         }
         var all = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(strokes);
         var threads = new List<TopThread>(starts.Count);
@@ -102,6 +101,7 @@ public static class SatinCover
                 threads.Add(thread);
             }
         }
+        Spare.Add(strokes);
         return threads;
     }
 }

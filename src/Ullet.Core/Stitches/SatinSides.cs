@@ -163,7 +163,7 @@ internal sealed class SatinSides
         var known = ring >= 0 && Math.Max(_band.Outside, _band.Inside) <= Math.Max(_usual.Outside, _usual.Inside);
         (_startTip, _endTip) = (SpikeTip.Of(points[0], turnAtStart), SpikeTip.Of(points[^1], turnAtEnd));
         var normals = Normals(points, closed);
-        var places = new List<StrokePlace>(points.Length + 16);
+        var places = new List<StrokePlace>((2 * points.Length) + 64);
         NarrowPlace? narrowest = null;
         if (turnAtStart is { } first)
         {

@@ -67,7 +67,7 @@ internal static class SatinUnderlay
     private static ImmutableArray<Point> Line(IReadOnlyList<SatinLeg> legs, Track track, CoverBand band, bool closed)
     {
         var inset = StitchDefaults.UnderlayInset;
-        var points = ImmutableArray.CreateBuilder<Point>();
+        var points = ImmutableArray.CreateBuilder<Point>(legs.Sum(leg => leg.Places.Length) + 1);
         foreach (var leg in legs)
         {
             foreach (ref readonly var place in leg.Body)
@@ -96,7 +96,7 @@ internal static class SatinUnderlay
         {
             points.Add(points[0]);
         }
-        return points.ToImmutable();
+        return points.DrainToImmutable();
     }
 
     private static ImmutableArray<Point> Zigzag(IReadOnlyList<SatinLeg> legs)
@@ -118,6 +118,6 @@ internal static class SatinUnderlay
                 }
             }
         }
-        return points.ToImmutable();
+        return points.DrainToImmutable();
     }
 }

@@ -19,77 +19,90 @@ internal static class StrokeSpread
     /// <param name="spacing">Distance between neighbouring holes on one side, mm. It is fitted so that a whole number of
     /// half spacings fills the leg.</param>
     /// <param name="even">True to make the number of half spacings even, so that a closed edge meets itself.</param>
-    internal static List<StrokePlace> Pick(ReadOnlySpan<StrokePlace> places, double spacing, bool even)
+    internal static List<StrokePlace> Pick(ReadOnlySpan<StrokePlace> places, double spacing, bool even) =>
+        Pick(places, Sums(places, out _), spacing, even);
+
+    private static List<StrokePlace> Pick(ReadOnlySpan<StrokePlace> places, double[] sums, double spacing, bool even)
     {
         var picked = new List<StrokePlace>();
-        if (places.Length == 0)
+        Walk(places, sums, Halves(sums, spacing, even), Halves(sums, spacing, even) + 1, picked.Add);
+        return picked;
+    }
+
+    /// <summary>How many half spacings fill a leg; -1 for a leg without places.</summary>
+    private static int Halves(double[] sums, double spacing, bool even)
+    {
+        if (sums.Length == 0)
         {
-            return picked;
+            return -1;
         }
-        var sums = new double[places.Length];
-        for (var i = 1; i < places.Length; i++)
-        {
-            var (outer, inner) = Advance(places[i - 1], places[i]);
-            sums[i] = sums[i - 1] + Math.Max(outer, inner);
-        }
-        var total = sums[^1];
-        var halves = Math.Max(even ? 2 : 1, (int)Math.Round(total / (spacing / 2)));
-        if (even && halves % 2 == 1)
-        {
-            halves++;
-        }
-        picked.Capacity = halves + 1;
+        var halves = Math.Max(even ? 2 : 1, (int)Math.Round(sums[^1] / (spacing / 2)));
+        return even && halves % 2 == 1 ? halves + 1 : halves;
+    }
+
+    /// <summary>Hands out the first places where the thread turns.</summary>
+    private static void Walk(
+        ReadOnlySpan<StrokePlace> places,
+        double[] sums,
+        int halves,
+        int count,
+        Action<StrokePlace> take
+    )
+    {
         var at = 0;
-        for (var k = 0; k <= halves; k++)
+        for (var k = 0; k < count; k++)
         {
-            var wanted = total * k / halves;
-            while (at + 1 < places.Length && sums[at + 1] < wanted)
+            var wanted = sums[^1] * k / halves;
+            while (at + 1 < sums.Length && sums[at + 1] < wanted)
             {
                 at++;
             }
-            picked.Add(Between(places, sums, at, wanted));
+            take(Between(places, sums, at, wanted));
         }
-        return picked;
     }
 
     /// <summary>Places whose two ends advance by less different ways than this do not crowd, share.</summary>
     private const double Calm = 0.75;
 
-    /// <summary>True when strokes draw together anywhere.</summary>
-    private static bool AnyCrowd(ReadOnlySpan<StrokePlace> places)
+    /// <summary>The way along a leg up to each place, on its locally longer side, mm.</summary>
+    /// <param name="places">Stroke places.</param>
+    /// <param name="crowds">True when strokes draw together anywhere.</param>
+    private static double[] Sums(ReadOnlySpan<StrokePlace> places, out bool crowds)
     {
+        crowds = false;
+        var sums = new double[places.Length];
         for (var i = 1; i < places.Length; i++)
         {
             var (outer, inner) = Advance(places[i - 1], places[i]);
-            if (Math.Min(outer, inner) < Calm * Math.Max(outer, inner))
-            {
-                return true;
-            }
+            sums[i] = sums[i - 1] + Math.Max(outer, inner);
+            crowds |= Math.Min(outer, inner) < Calm * Math.Max(outer, inner);
         }
-        return false;
+        return sums;
     }
 
-    /// <summary>Adds the picked strokes with their crowding.</summary>
-    /// <param name="picked">The strokes.</param>
-    /// <param name="places">The places that they were picked from.</param>
-    /// <param name="spacing">The spacing that was asked for, mm.</param>
+    /// <summary>Adds the strokes of a leg, with their crowding.</summary>
+    /// <param name="places">Stroke places; between two of them strokes lie evenly.</param>
+    /// <param name="spacing">The spacing that is asked for, mm.</param>
+    /// <param name="isSmooth">True for a closed edge without corners, whose last stroke is its first one.</param>
     /// <param name="strokes">Takes them.</param>
-    internal static void AddWithCrowding(
-        List<StrokePlace> picked,
-        ReadOnlySpan<StrokePlace> places,
-        double spacing,
-        List<Stroke> strokes
-    )
+    internal static void Add(ReadOnlySpan<StrokePlace> places, double spacing, bool isSmooth, List<Stroke> strokes)
     {
-        strokes.EnsureCapacity(strokes.Count + picked.Count);
-        if (!AnyCrowd(places))
+        var sums = Sums(places, out var crowds);
+        var count = Halves(sums, spacing, isSmooth) + 1;
+        count -= isSmooth && count > 1 ? 1 : 0;
+        strokes.EnsureCapacity(strokes.Count + count);
+        if (crowds)
         {
-            foreach (var place in picked)
-            {
-                strokes.Add(new Stroke(place, 1, 1));
-            }
+            var picked = Pick(places, sums, spacing, isSmooth);
+            picked.RemoveRange(count, picked.Count - count);
+            AddCrowded(picked, spacing, strokes);
             return;
         }
+        Walk(places, sums, Halves(sums, spacing, isSmooth), count, place => strokes.Add(new Stroke(place, 1, 1)));
+    }
+
+    private static void AddCrowded(List<StrokePlace> picked, double spacing, List<Stroke> strokes)
+    {
         var wanted = spacing / 2;
         var outerSums = new double[picked.Count];
         var innerSums = new double[picked.Count];

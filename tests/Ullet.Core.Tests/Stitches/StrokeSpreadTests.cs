@@ -82,7 +82,7 @@ public sealed class StrokeSpreadTests
     private static Stroke[] Crowding(StrokePlace[] places)
     {
         var strokes = new List<Stroke>();
-        StrokeSpread.AddWithCrowding(StrokeSpread.Pick(places, 0.4, even: false), places, 0.4, strokes);
+        StrokeSpread.Add(places, 0.4, isSmooth: false, strokes);
         return [.. strokes];
     }
 
