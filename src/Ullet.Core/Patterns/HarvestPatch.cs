@@ -151,16 +151,9 @@ public sealed class HarvestPatch : IPattern
 
     private static IEnumerable<PatternAct> Acts(Box laid, ImmutableArray<Region> patches, int count)
     {
-        var (stabiliser, one) = (PatternCloths.Stabiliser, count == 1);
+        var one = count == 1;
         var what = one ? "the patch" : $"all {count} patches";
-        yield return Hands(
-            HandKind.HoopUp,
-            "hoop-up",
-            $"Hoop {stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
-            hoopOff: true,
-            role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, laid.Grown(100))]
-        );
+        yield return HoopUpStabiliser(laid);
         yield return new SewAct(Step("placement"));
         yield return Hands(
             HandKind.Lay,
@@ -205,13 +198,11 @@ public sealed class HarvestPatch : IPattern
             "The bobbin has enough thread for the whole edge."
         );
         yield return new SewAct(Step("cover"), ActRole.ClosingSeam);
-        yield return Hands(
+        yield return Finish(
             HandKind.CutOut,
             "cut-out",
             $"Take the work out of the hoop and tear the stabiliser away from {what}; trim the thread ends, and singe or dab away what fluff "
-                + "is left at the edge.",
-            hoopOff: true,
-            role: ActRole.Finish
+                + "is left at the edge."
         );
     }
 

@@ -136,16 +136,9 @@ public sealed class MugRug : IPattern
 
     private static IEnumerable<PatternAct> Acts(Box seam, Box cut, double gap)
     {
-        var (stabiliser, batting) = (PatternCloths.Stabiliser, PatternCloths.Batting);
+        var batting = PatternCloths.Batting;
         var laid = seam.Grown(5);
-        yield return Hands(
-            HandKind.HoopUp,
-            "hoop-up",
-            $"Hoop {stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
-            hoopOff: true,
-            role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", stabiliser, true, cut.Grown(100))]
-        );
+        yield return HoopUpStabiliser(cut);
         yield return SewAct.Line("p-batting-place");
         yield return Hands(
             HandKind.Lay,
@@ -186,28 +179,22 @@ public sealed class MugRug : IPattern
             changes: [Laid("p-back", "Back", Back, false, cut)]
         );
         yield return SewAct.Line("p-closing-seam", ActRole.ClosingSeam);
-        yield return Hands(
+        yield return Finish(
             HandKind.CutOut,
             "cut-out",
             $"Take the work out of the hoop, tear the stabiliser away, and cut the rug out {Trimmed:0} mm outside the seam, {Beyond:0} mm at the "
                 + "gap. Clip the corners.",
-            "Do not cut into the seam.",
-            hoopOff: true,
-            role: ActRole.Finish
+            "Do not cut into the seam."
         );
-        yield return Hands(
+        yield return Finish(
             HandKind.Turn,
             "turn",
-            $"Turn the rug right side out through the gap of {gap:0} mm at its lower side, and push the corners out.",
-            hoopOff: true,
-            role: ActRole.Finish
+            $"Turn the rug right side out through the gap of {gap:0} mm at its lower side, and push the corners out."
         );
-        yield return Hands(
+        yield return Finish(
             HandKind.Press,
             "press",
-            "Fold the gap's edges in, press the rug flat, and close the gap by hand or with a line along the edge.",
-            hoopOff: true,
-            role: ActRole.Finish
+            "Fold the gap's edges in, press the rug flat, and close the gap by hand or with a line along the edge."
         );
     }
 
