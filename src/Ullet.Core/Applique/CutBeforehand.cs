@@ -22,7 +22,8 @@ public sealed class CutBeforehand : IAppliqueMethod
 
     public bool CutsToSize => true;
 
-    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Laid(Laying.CutterTolerance, piece);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
+        Laying.Laid(exact.Cutting ?? Laying.CutterTolerance, piece, exact);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [

@@ -46,7 +46,8 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
         var cover = CoverChoice.Of(piece, work.Cloth);
         var preset = ClothPreset.Of(work.Cloth);
         var method = AppliqueMethods.Of(piece.Method);
-        var shift = method.Shift(Math.Abs(StageNumbers.TackInset(piece, work.Cloth)), piece);
+        var shift = method.Shift(Math.Abs(StageNumbers.TackInset(piece, work.Cloth)), piece, work.Exact);
+        var drawIn = work.Exact.DrawIn ?? preset.DrawIn;
         var margins = ImmutableArray.CreateBuilder<EdgeMargin>(places.All.Length);
         foreach (var place in places.All)
         {
@@ -56,7 +57,7 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
                 // The cut edge is the ground's: what lies on the ground holds it, what lies in the window hides it.
                 (inside, outside) = (outside, inside);
             }
-            var drawn = method.CoverLiesOnGround ? 0 : preset.DrawIn * place.FromMiddle;
+            var drawn = method.CoverLiesOnGround ? 0 : drawIn * place.FromMiddle;
             margins.Add(
                 new EdgeMargin(
                     place.At,

@@ -45,7 +45,8 @@ public interface IAppliqueMethod
     /// <summary>How far the cut edge may end up from the outline: inwards and outwards of the cloth that is cut, mm.</summary>
     /// <param name="tackInset">How far inside that cloth the tack-down runs, mm.</param>
     /// <param name="piece">How it is held and how much it is cut larger.</param>
-    EdgeShift Shift(double tackInset, AppliqueElement piece);
+    /// <param name="exact">How exact cutter and hands are with the cloth.</param>
+    EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact);
 
     /// <summary>The method's own order, without a cut guide.</summary>
     ImmutableArray<MethodAct> Acts(PieceAtWork work);

@@ -25,7 +25,8 @@ public sealed class LaidFirst : IAppliqueMethod
     public string StageWords(StageRole role) =>
         role == StageRole.TackDown ? "outline" : IAppliqueMethod.UsualWords(role);
 
-    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Trimmed(tackInset);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
+        Laying.Trimmed(tackInset, exact);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [new StageAct(StageRole.TackDown), Laying.TrimAlong(work, "outline"), new StageAct(StageRole.Cover)];

@@ -22,13 +22,13 @@ internal static class Laying
     internal static double Tolerance(Holding holding) => holding == Holding.Nothing ? 1.0 : 0.5;
 
     /// <summary>Where the edge ends that is trimmed along a tack-down.</summary>
-    internal static EdgeShift Trimmed(double tackInset) =>
-        new(tackInset - TrimLeaves.Least, TrimLeaves.Most - tackInset);
+    internal static EdgeShift Trimmed(double tackInset, EdgeTolerances exact) =>
+        new(tackInset - (exact.TrimLeast ?? TrimLeaves.Least), (exact.TrimMost ?? TrimLeaves.Most) - tackInset);
 
     /// <summary>Where the edge of a piece ends that is cut to size and laid.</summary>
-    internal static EdgeShift Laid(double cutting, AppliqueElement piece)
+    internal static EdgeShift Laid(double cutting, AppliqueElement piece, EdgeTolerances exact)
     {
-        var away = cutting + Tolerance(piece.Holding);
+        var away = cutting + (exact.Laying ?? Tolerance(piece.Holding));
         var larger = piece.CutAllowance ?? 0;
         return new EdgeShift(away - larger, away + larger);
     }

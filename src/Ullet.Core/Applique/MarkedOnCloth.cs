@@ -24,7 +24,8 @@ public sealed class MarkedOnCloth : IAppliqueMethod
 
     public bool CutsToSize => true;
 
-    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Laid(Laying.ScissorsTolerance, piece);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
+        Laying.Laid(exact.Cutting ?? Laying.ScissorsTolerance, piece, exact);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [

@@ -21,6 +21,9 @@ public sealed record PieceAtWork(AppliquePart Part, Outline Outline, Cloth Cloth
     /// <summary>Its edge stretch by stretch where the stack or a hand divides it; none where all of it is visible.</summary>
     public ImmutableArray<EdgeStretch> Stretches { get; init; } = [];
 
+    /// <summary>How exact cutter and hands are with its cloth.</summary>
+    public EdgeTolerances Exact { get; init; } = new();
+
     /// <summary>True when the whole piece lies under others.</summary>
     public bool IsBuried { get; init; }
 }

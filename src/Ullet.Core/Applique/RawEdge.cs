@@ -29,8 +29,8 @@ public sealed class RawEdge : IAppliqueMethod
         role == StageRole.Cover ? "holding line" : IAppliqueMethod.UsualWords(role);
 
     /// <summary>Scissors follow the outline by eye, as far from the stitching as the inset.</summary>
-    public EdgeShift Shift(double tackInset, AppliqueElement piece) =>
-        new(Laying.ScissorsTolerance, Laying.ScissorsTolerance);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
+        new(exact.Cutting ?? Laying.ScissorsTolerance, exact.Cutting ?? Laying.ScissorsTolerance);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work)
     {

@@ -28,7 +28,8 @@ public sealed class SetBehind : IAppliqueMethod
     public string StageWords(StageRole role) =>
         role == StageRole.TackDown ? "outline" : IAppliqueMethod.UsualWords(role);
 
-    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Trimmed(tackInset);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
+        Laying.Trimmed(tackInset, exact);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work)
     {

@@ -22,7 +22,8 @@ public sealed class TrimInTheHoop : IAppliqueMethod
 
     public bool CutsToSize => false;
 
-    public EdgeShift Shift(double tackInset, AppliqueElement piece) => Laying.Trimmed(tackInset);
+    public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
+        Laying.Trimmed(tackInset, exact);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [

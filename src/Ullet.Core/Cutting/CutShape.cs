@@ -1,17 +1,32 @@
+using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 
 namespace Ullet.Core.Cutting;
 
-/// <summary>What one piece wants cut out of its cloth.</summary>
-/// <param name="ElementId">The piece.</param>
+/// <summary>What a cut shape becomes.</summary>
+public enum CutKind
+{
+    /// <summary>The piece itself, as large as it is sewn.</summary>
+    Piece,
+
+    /// <summary>A rough piece that is trimmed in the hoop.</summary>
+    Template,
+
+    /// <summary>A layer of a pattern, with its seam and margin.</summary>
+    Layer,
+}
+
+/// <summary>What is cut out of a cloth.</summary>
+/// <param name="ElementId">The piece, or the layer of a pattern.</param>
 /// <param name="Ordinal">Which piece of cloth of the element it is.</param>
 /// <param name="Name">The piece's name.</param>
 /// <param name="ClothId">The cloth it is cut from.</param>
 /// <param name="Outline">The line to cut, mm, where the piece stands on the wall.</param>
 /// <param name="Allowance">How far outside the stitched outline it is cut, mm.</param>
-/// <param name="IsTemplate">True for a rough template that is trimmed later, false for the finished piece.</param>
+/// <param name="Kind">What it becomes.</param>
 public sealed record CutShape(
     string ElementId,
     int Ordinal,
@@ -19,10 +34,32 @@ public sealed record CutShape(
     string ClothId,
     Outline Outline,
     double Allowance,
-    bool IsTemplate
+    CutKind Kind
 )
 {
+    /// <summary>How many are needed.</summary>
+    public int Count { get; init; } = 1;
+
+    /// <summary>Lines on it beside its edge, mm, where it stands on the wall.</summary>
+    public ImmutableArray<MarkLine> Lines { get; init; } = [];
+
+    /// <summary>Names it in the cut settings.</summary>
+    public string Key => KeyOf(ElementId, Ordinal);
+
+    public bool IsTemplate => Kind == CutKind.Template;
+
+    public static string KeyOf(string elementId, int ordinal) => $"{elementId}.{ordinal}";
+
     public Box Bounds() => Outline.Bounds();
+}
+
+/// <summary>A line on a piece: where another meets it, a seam, a fold, a letter of its label.</summary>
+/// <param name="Role">Drawn or scored.</param>
+/// <param name="Name">What it is.</param>
+/// <param name="Curves">mm.</param>
+public sealed record MarkLine(CutRole Role, string Name, ImmutableArray<Curve> Curves)
+{
+    internal MarkLine Transform(Affine map) => this with { Curves = [.. Curves.Select(curve => curve.Transform(map))] };
 }
 
 /// <summary>A piece whose cut shape is wanted.</summary>
@@ -42,7 +79,7 @@ public sealed record CutShapeInput(
 /// holes are left out (they are cut in the hoop), and curves are fitted within <see cref="Tolerance.Fit"/>.</remarks>
 public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
 {
-    public int Version => 2;
+    public int Version => 3;
 
     public ContentHash Key(CutShapeInput input) =>
         ContentHash.Of(
@@ -64,7 +101,8 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
         var method = AppliqueMethods.Of(element.Method);
         var allowance = (method.CutsToSize ? element.CutAllowance : null) ?? method.CutAllowance ?? 0;
         var line = allowance == 0 ? input.Outline : Grown(input.Offset(allowance, method.CutsToSize));
-        return new CutShape(element.Id, part.Ordinal, part.Name, part.ClothId, line, allowance, !method.CutsToSize);
+        var kind = method.CutsToSize ? CutKind.Piece : CutKind.Template;
+        return new CutShape(element.Id, part.Ordinal, part.Name, part.ClothId, line, allowance, kind);
     }
 
     private static Outline Grown(Area area) =>

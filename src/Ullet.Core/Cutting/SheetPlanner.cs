@@ -4,88 +4,138 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Cutting;
 
-/// <summary>Lays each cloth's shapes on a mat.</summary>
+/// <summary>Lays each cloth's shapes on mats.</summary>
+/// <remarks>Laws, tested in SheetPlannerTests: (1) every shape lies on one sheet for each copy wanted; (2) what is packed keeps
+/// the gap and the mat's margin; (3) a shape is moved and turned, and mirrored once where its cloth is, never scaled.</remarks>
 public static class SheetPlanner
 {
-    /// <summary>Distance of the first shape from the mat's edges, mm.</summary>
-    public const double Margin = 10;
-
-    /// <summary>Shapes that stand nearer than this in their places are not cut in place: the knife tears what is left between.</summary>
+    /// <summary>Shapes nearer to each other than this are not cut apart: the knife tears what is left between, mm.</summary>
     public const double LeastGap = 1;
 
-    /// <summary>Distance between shapes laid side by side, mm.</summary>
-    public const double Gap = 6;
+    private const double Coarse = 0.05;
 
-    /// <summary>One sheet for each cloth that has shapes, in the order of the project's cloths.</summary>
-    public static ImmutableArray<CutSheet> Plan(Project project, ImmutableArray<CutShape> shapes) =>
+    /// <summary>The sheets of each cloth that has shapes, in the order of the project's cloths.</summary>
+    public static ImmutableArray<CutSheet> Plan(Project project, ImmutableArray<CutShape> shapes)
+    {
+        var own = shapes.ToLookup(shape => shape.ClothId);
+        return
         [
             .. project
-                .Cloths.Select(cloth => (Cloth: cloth, Own: shapes.Where(shape => shape.ClothId == cloth.Id).ToList()))
-                .Where(pair => pair.Own.Count > 0)
-                .Select(pair => Sheet(project.Cut, pair.Cloth, pair.Own)),
+                .Cloths.Where(cloth => own.Contains(cloth.Id))
+                .SelectMany(cloth => Plan(ClothSetup.Of(project, cloth), [.. own[cloth.Id]])),
         ];
-
-    private static CutSheet Sheet(CutSettings settings, Cloth cloth, List<CutShape> shapes)
-    {
-        var mirrored = settings.MirroredClothIds.Contains(cloth.Id);
-        var turned = shapes
-            .Select(shape => new PlacedShape(
-                shape,
-                mirrored ? shape.Outline.Transform(Affine.Scale(-1, 1)) : shape.Outline
-            ))
-            .ToList();
-        var layout = AnyMeet(turned) ? SheetLayout.SideBySide : SheetLayout.InPlace;
-        var placed = layout == SheetLayout.InPlace ? InPlace(turned) : SideBySide(turned, settings.MatWidth);
-        return new CutSheet(cloth, settings.MatWidth, settings.MatHeight, mirrored, layout, placed);
     }
 
-    private static bool AnyMeet(List<PlacedShape> shapes)
+    /// <summary>The sheets of one cloth.</summary>
+    public static ImmutableArray<CutSheet> Plan(ClothSetup setup, IReadOnlyList<CutShape> shapes)
     {
-        for (var i = 0; i < shapes.Count; i++)
+        var asked = setup.Cut.Layout;
+        var units = SheetUnit.Of(shapes, setup, asked ?? SheetLayout.InPlace);
+        var layout = asked ?? SheetLayout.InPlace;
+        if (asked is null && !(units.TrueForAll(unit => FitsOn(setup.Usable, unit)) && !Meet(units[0].Shapes).Any()))
         {
-            for (var j = i + 1; j < shapes.Count; j++)
-            {
-                var (first, second) = (shapes[i].Outline, shapes[j].Outline);
-                if (
-                    first.Bounds().Grown(LeastGap).Overlaps(second.Bounds())
-                    && RegionOverlay.Distance(first.Flatten(0.05), second.Flatten(0.05)) < LeastGap
-                )
+            layout = SheetLayout.Packed;
+            units = SheetUnit.Of(shapes, setup, layout);
+        }
+        var laid = Laid(units, setup);
+        var count = laid.Max(pair => pair.Sheet) + 1;
+        // Packed shapes cannot meet unless hands put them somewhere.
+        var mayMeet = asked == SheetLayout.InPlace || !setup.Cut.Places.IsEmpty;
+        return
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(sheet =>
                 {
-                    return true;
+                    ImmutableArray<PlacedShape> placed =
+                    [
+                        .. laid.Where(pair => pair.Sheet == sheet).SelectMany(pair => pair.Unit.Shapes),
+                    ];
+                    return new CutSheet(setup, sheet + 1, count, layout, Labelled(placed, setup))
+                    {
+                        Meetings = mayMeet ? [.. Meet(placed)] : [],
+                    };
+                })
+                .Where(sheet => sheet.Shapes.Length > 0),
+        ];
+    }
+
+    private static bool FitsOn(Box usable, SheetUnit unit) =>
+        unit.Bounds.Width <= usable.Width + Tolerance.Same && unit.Bounds.Height <= usable.Height + Tolerance.Same;
+
+    private static List<(int Sheet, SheetUnit Unit)> Laid(List<SheetUnit> units, ClothSetup setup)
+    {
+        var laid = new List<(int Sheet, SheetUnit Unit)>();
+        var packing = new ShelfPacking(setup.Usable, setup.Cut.Gap);
+        var free = new List<SheetUnit>();
+        foreach (var unit in units)
+        {
+            var place = setup.Cut.Places.FirstOrDefault(each => new UnitName(each.Key, each.Copy) == unit.Name);
+            if (place is null)
+            {
+                free.Add(Straightened(unit, setup));
+                continue;
+            }
+            var turned = unit.Turned(place.Turn);
+            var at = turned.Moved(place.X - turned.Bounds.MinX, place.Y - turned.Bounds.MinY);
+            packing.Take(place.Sheet - 1, at.Bounds.MaxY);
+            laid.Add((place.Sheet - 1, at));
+        }
+        var spots = packing.Pack(free.ConvertAll(unit => unit.Bounds));
+        for (var i = 0; i < free.Count; i++)
+        {
+            var box = free[i].Bounds;
+            laid.Add((spots[i].Sheet, free[i].Moved(spots[i].X - box.MinX, spots[i].Y - box.MinY)));
+        }
+        return laid;
+    }
+
+    /// <summary>Turned by a quarter where it fits only so and the grain does not mind.</summary>
+    private static SheetUnit Straightened(SheetUnit unit, ClothSetup setup)
+    {
+        if (setup.Cut.Grain != Grain.Free || FitsOn(setup.Usable, unit))
+        {
+            return unit;
+        }
+        var turned = unit.Turned(90);
+        return FitsOn(setup.Usable, turned) ? turned : unit;
+    }
+
+    private static ImmutableArray<PlacedShape> Labelled(ImmutableArray<PlacedShape> shapes, ClothSetup setup) =>
+        setup.Cut.Marks.Labels
+            ?
+            [
+                .. shapes.Select(placed =>
+                    placed with
+                    {
+                        Lines =
+                        [
+                            .. placed.Lines,
+                            .. LabelPlace.Strokes(placed.Shape.Name, placed.Outline.Flatten(Coarse), placed.Lines),
+                        ],
+                    }
+                ),
+            ]
+            : shapes;
+
+    /// <summary>The pairs that lie nearer to each other than <see cref="LeastGap"/>: a sweep from left to right over their boxes.</summary>
+    private static IEnumerable<Meeting> Meet(ImmutableArray<PlacedShape> shapes)
+    {
+        var boxes = shapes.Select(placed => placed.Outline.Bounds().Grown(LeastGap / 2)).ToArray();
+        var order = Enumerable.Range(0, boxes.Length).OrderBy(i => boxes[i].MinX).ToArray();
+        var flat = new ImmutableArray<Region>[boxes.Length];
+        ImmutableArray<Region> Flat(int i) => flat[i].IsDefault ? flat[i] = shapes[i].Outline.Flatten(Coarse) : flat[i];
+        for (var at = 0; at < order.Length; at++)
+        {
+            var i = order[at];
+            for (var next = at + 1; next < order.Length && boxes[order[next]].MinX <= boxes[i].MaxX; next++)
+            {
+                var j = order[next];
+                if (boxes[i].Overlaps(boxes[j]) && RegionOverlay.AreNearer(Flat(i), Flat(j), LeastGap))
+                {
+                    yield return new Meeting(Math.Min(i, j), Math.Max(i, j));
                 }
             }
         }
-        return false;
     }
-
-    private static ImmutableArray<PlacedShape> InPlace(List<PlacedShape> shapes)
-    {
-        var box = shapes.Aggregate(Box.Empty, (sum, placed) => sum.Union(placed.Outline.Bounds()));
-        return [.. shapes.Select(placed => Moved(placed, Margin - box.MinX, Margin - box.MinY))];
-    }
-
-    /// <summary>Rows from the top left, tallest shapes first; a shape wider than the mat gets a row of its own.</summary>
-    private static ImmutableArray<PlacedShape> SideBySide(List<PlacedShape> shapes, double matWidth)
-    {
-        var placed = ImmutableArray.CreateBuilder<PlacedShape>();
-        var (x, y, rowHeight) = (Margin, Margin, 0.0);
-        foreach (var shape in shapes.OrderByDescending(shape => shape.Outline.Bounds().Height))
-        {
-            var box = shape.Outline.Bounds();
-            if (x > Margin && x + box.Width > matWidth - Margin)
-            {
-                (x, y, rowHeight) = (Margin, y + rowHeight + Gap, 0);
-            }
-            placed.Add(Moved(shape, x - box.MinX, y - box.MinY));
-            x += box.Width + Gap;
-            rowHeight = Math.Max(rowHeight, box.Height);
-        }
-        return placed.ToImmutable();
-    }
-
-    private static PlacedShape Moved(PlacedShape placed, double x, double y) =>
-        placed with
-        {
-            Outline = placed.Outline.Transform(Affine.Translate(x, y)),
-        };
 }

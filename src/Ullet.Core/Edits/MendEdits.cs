@@ -21,6 +21,19 @@ public static class MendEdits
                 Number = match.Change.Number,
                 Value = match.Change.Value,
             },
+            LargerMatMend mat => new SetMat
+            {
+                ClothId = mat.ClothId,
+                Width = mat.Mat.Width,
+                Height = mat.Mat.Height,
+                Margin = mat.Mat.Margin,
+            },
+            SplitMend split => new AddOperation
+            {
+                ElementId = split.ElementId,
+                Operation = new Split { Angle = split.Across ? 90 : 0 },
+            },
+            MirrorFilmMend film => new MirrorCloth { ClothId = film.ClothId, Lies = Lying.FilmDown },
             PutRightMend => new PutRight(),
             ClearCrumbsMend crumbs => new AddOperation { ElementId = crumbs.ElementId, Operation = new ClearCrumbs() },
             BridgeNecksMend necks => new AddOperation

@@ -3,26 +3,17 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
 
-/// <summary>Cuts a cloth's shapes mirrored, or not.</summary>
-public sealed record MirrorCloth : Edit
+/// <summary>Says how a cloth lies on the mat; what is not face up is cut mirrored.</summary>
+public sealed record MirrorCloth : ClothCutEdit
 {
-    public required string ClothId { get; init; }
+    public required Lying Lies { get; init; }
 
-    public required bool Mirrored { get; init; }
+    public override string Label(Project before) =>
+        Lies == Lying.FaceUp ? $"Cut {ClothName(before)} unmirrored" : $"Mirror the cut of {ClothName(before)}";
 
-    public override string Label(Project before)
-    {
-        var cloth = before.FindCloth(ClothId)?.Name ?? "cloth";
-        return Mirrored ? $"Mirror the cut of {cloth}" : $"Cut {cloth} unmirrored";
-    }
-
-    public override Result<Project> Apply(Project project, EditContext context)
-    {
-        if (project.FindCloth(ClothId) is null)
+    private protected override Result<ClothCut> Change(ClothCut cut, Project project, EditContext context) =>
+        cut with
         {
-            return EditRefusals.NoCloth(ClothId);
-        }
-        var rest = project.Cut.MirroredClothIds.Remove(ClothId);
-        return project with { Cut = project.Cut with { MirroredClothIds = Mirrored ? rest.Add(ClothId) : rest } };
-    }
+            Lies = Lies,
+        };
 }

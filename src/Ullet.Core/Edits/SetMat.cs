@@ -3,25 +3,44 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
 
-/// <summary>Sets the size of the cutter's mat, mm.</summary>
+/// <summary>Sets the size of the cutter's mat, of the project or of one cloth alone, mm.</summary>
 public sealed record SetMat : Edit
 {
     public required double Width { get; init; }
 
     public required double Height { get; init; }
 
-    public override string Label(Project before) => "Change the mat";
+    /// <summary>Nothing is laid nearer to the edges; null for as it is.</summary>
+    public double? Margin { get; init; }
+
+    /// <summary>The cloth that gets a mat of its own; null for the project's mat.</summary>
+    public string? ClothId { get; init; }
+
+    public override string Label(Project before) =>
+        before.FindCloth(ClothId) is { } cloth ? $"Change the mat of {cloth.Name}" : "Change the mat";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        var refusal =
-            Limits.CheckRange(Width, 50, 2000, "mm", "The width of the mat", "width")
-            ?? Limits.CheckRange(Height, 50, 2000, "mm", "The height of the mat", "height");
-        return refusal is not null
-            ? refusal
-            : project with
-            {
-                Cut = project.Cut with { MatWidth = Width, MatHeight = Height },
-            };
+        if (ClothId is not null && project.FindCloth(ClothId) is null)
+        {
+            return EditRefusals.NoCloth(ClothId);
+        }
+        var own = ClothId is null ? null : project.Cut.Of(ClothId);
+        var mat = new MatSize(Width, Height, Margin ?? own?.Mat?.Margin ?? project.Cut.MatMargin);
+        if (CutLimits.Check(mat) is { } refusal)
+        {
+            return refusal;
+        }
+        return project with
+        {
+            Cut = own is null
+                ? project.Cut with
+                {
+                    MatWidth = mat.Width,
+                    MatHeight = mat.Height,
+                    MatMargin = mat.Margin,
+                }
+                : project.Cut.With(own with { Mat = mat }),
+        };
     }
 }

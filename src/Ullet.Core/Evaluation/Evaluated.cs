@@ -29,6 +29,9 @@ public sealed record Evaluated(
     /// <summary>What each element is sewn as, by element id.</summary>
     public required IReadOnlyDictionary<string, ElementAtWork> Work { get; init; }
 
+    /// <summary>Everything that is cut, as it stands on the wall, without marks.</summary>
+    public ImmutableArray<CutShape> Cuts { get; init; } = [];
+
     /// <summary>What lies in the hoop after each step of the run sheet, from the bottom up.</summary>
     public ImmutableArray<ImmutableArray<PresentLayer>> Layers { get; init; } = [];
 

@@ -133,7 +133,13 @@ public sealed class Evaluator
                 _cache.Get(_judge, new CoverJudgeInput(step.Stage, stitches[step.Key], keys[step.Key]), cancellation)
             )
             .ToImmutableArray();
-        var sheets = SheetPlanner.Plan(project, cuts);
+        var plan = PatternShelf.PlanOf(project);
+        cuts =
+        [
+            .. cuts.Where(shape => !LayerShapes.Covers(plan, shape, project.Find(shape.ElementId))),
+            .. LayerShapes.Of(project, plan),
+        ];
+        var sheets = SheetPlanner.Plan(project, PieceMarks.Marked(cuts, project.Cut));
         ImmutableArray<PieceAtWork> cloths = [.. pieces.Select(piece => piece.Work)];
         var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
         var operated = project
@@ -153,7 +159,7 @@ public sealed class Evaluator
             new FindingInput(project, outlines, cloths, stitches, program, sheets)
             {
                 RunSheet = runSheet,
-                Plan = PatternShelf.PlanOf(project),
+                Plan = plan,
                 Operated = operated,
                 Covers = judged,
             }
@@ -166,6 +172,7 @@ public sealed class Evaluator
             Base = BaseOf(project, runSheet, layers),
             Guides = guides,
             StopsOf = stops,
+            Cuts = cuts,
         };
     }
 
@@ -274,6 +281,7 @@ public sealed class Evaluator
             Visible = edges.Visible,
             Stretches = edges.Visible is null ? [] : edges.Stretches,
             IsBuried = edges.IsBuried,
+            Exact = project.Cut.Of(part.ClothId).Tolerances,
         };
         return new KeyedPiece(work, laidKey, edgesKey);
     }

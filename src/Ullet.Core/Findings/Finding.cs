@@ -48,6 +48,15 @@ public sealed record EdgeMatchMend(string ElementId, EdgeMend Change) : Mend(Wor
         };
 }
 
+/// <summary>Gives a cloth a mat that takes its largest shape.</summary>
+public sealed record LargerMatMend(string ClothId, MatSize Mat)
+    : Mend($"Use a mat of {Mat.Width:0} × {Mat.Height:0} mm");
+
+/// <summary>Divides a piece through its middle.</summary>
+public sealed record SplitMend(string ElementId, bool Across) : Mend("Split it in two");
+
+public sealed record MirrorFilmMend(string ClothId) : Mend("Mirror it");
+
 public sealed record PutRightMend() : Mend("Put it right");
 
 public sealed record ClearCrumbsMend(string ElementId) : Mend("Clear the crumbs");

@@ -69,6 +69,7 @@ public static class Checks
         new CoverQualityCheck(),
         new OpenCoverCheck(),
         new MatCheck(),
+        new CutterCheck(),
         new OperationsCheck(),
         new SelfCrossingCheck(),
         new BuriedCheck(),

@@ -67,6 +67,21 @@ public sealed record Outline(ImmutableArray<OutlinePart> Parts)
     public ImmutableArray<Region> Flatten(double tolerance = Tolerance.Flatten) =>
         [.. Parts.Select(part => part.Flatten(tolerance))];
 
+    /// <summary>Moved; every ring keeps its direction.</summary>
+    public Outline Moved(double x, double y)
+    {
+        var map = Affine.Translate(x, y);
+        return new Outline([
+            .. Parts.Select(part => new OutlinePart(
+                part.Shell.Transform(map),
+                [.. part.Holes.Select(hole => hole.Transform(map))]
+            )),
+        ])
+        {
+            Lines = [.. Lines.Select(line => line.Transform(map))],
+        };
+    }
+
     public Outline Transform(Affine map) =>
         new([
             .. Parts.Select(part => new OutlinePart(

@@ -13,6 +13,14 @@ public static class RegionOverlay
     public static double Distance(IEnumerable<Region> first, IEnumerable<Region> second) =>
         PlaneGeometry.From(first).Distance(PlaneGeometry.From(second));
 
+    /// <summary>True when two sets of regions are nearer than a distance, mm.</summary>
+    public static bool AreNearer(IEnumerable<Region> first, IEnumerable<Region> second, double distance) =>
+        PlaneGeometry.From(first).IsWithinDistance(PlaneGeometry.From(second), distance);
+
+    /// <summary>How far a place lies from the nearest edge of regions, mm.</summary>
+    public static double DistanceToRings(IEnumerable<Region> regions, Point place) =>
+        PlaneGeometry.From(regions).Boundary.Distance(PlaneGeometry.Place(place));
+
     /// <summary>The least distance between regions and the edge of an outline, mm; 0 where it runs through them.</summary>
     public static double DistanceToEdge(IEnumerable<Region> regions, Outline outline) =>
         PlaneGeometry.From(regions).Distance(PlaneGeometry.Lines(outline));

@@ -68,9 +68,12 @@ public sealed class MugRug : IPattern
             Places(seam),
             [
                 new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
-                new(PatternCloths.Batting, "filling", seam.Width + 10, seam.Height + 10, Advice: "trimmed in the hoop"),
-                new(Front, "front", cut.Width, cut.Height),
-                new(Back, "back", cut.Width, cut.Height),
+                new(PatternCloths.Batting, "filling", seam.Width + 10, seam.Height + 10, Advice: "trimmed in the hoop")
+                {
+                    Lines = SeamOn(seam, numbers["radius"]),
+                },
+                new(Front, "front", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"]) },
+                new(Back, "back", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"], numbers["gap"]) },
                 .. Motifs.ClothOf(this, use),
             ],
             [
@@ -86,6 +89,9 @@ public sealed class MugRug : IPattern
             ClosingSeamId = "p-closing-seam",
         };
     }
+
+    private static ImmutableArray<NeedLine> SeamOn(Box seam, double radius, double gap = 0) =>
+        [new(CutRole.Draw, "closing seam", Round(seam, radius, gap))];
 
     private static IEnumerable<StitchedLine> Lines(Box seam, PatternNumbers numbers)
     {

@@ -105,4 +105,17 @@ public sealed record ClothNeed(
     double Height,
     int Count = 1,
     string? Advice = null
-);
+)
+{
+    /// <summary>Seams and folds on it, mm from its middle.</summary>
+    public ImmutableArray<NeedLine> Lines { get; init; } = [];
+
+    /// <summary>Names its cut shape; stays the same at every size.</summary>
+    public string ShapeId => $"{Cloth.Id}-{Use.Replace(' ', '-')}";
+}
+
+/// <summary>A line drawn on a layer that is cut.</summary>
+/// <param name="Role">A seam is drawn, a fold is scored.</param>
+/// <param name="Name">What it is.</param>
+/// <param name="Curves">mm from the layer's middle.</param>
+public sealed record NeedLine(CutRole Role, string Name, ImmutableArray<Curve> Curves);

@@ -86,7 +86,7 @@ public sealed class ZipPouch : IPattern
                 new PatternPanel("p-top", "top panel", Line("top-stitch-upper"), Area(upper)),
             ],
             Places(seam, below),
-            Cloths(cut, lower, upper, width, Motifs.ClothOf(this, use)),
+            Cloths(seam, cut, lower, upper, Motifs.ClothOf(this, use)),
             [
                 "Stabiliser: medium tear-away, larger than the hoop all round; it is torn away at the end.",
                 "Needle: 75/11 embroidery. Interface thin cotton with a light fusible before it is cut.",
@@ -216,23 +216,58 @@ public sealed class ZipPouch : IPattern
     }
 
     private static ImmutableArray<ClothNeed> Cloths(
+        Box seam,
         Box cut,
         Box lower,
         Box upper,
-        double width,
         IEnumerable<ClothNeed> motif
-    ) =>
+    )
+    {
+        ClothNeed Below(Cloth cloth, string use) => Panel(cloth, use, seam, lower, isLower: true);
+        ClothNeed Above(Cloth cloth, string use) => Panel(cloth, use, seam, upper, isLower: false);
+        ClothNeed Whole(Cloth cloth, string use) =>
+            new(cloth, use, cut.Width, cut.Height)
+            {
+                Lines = [new NeedLine(CutRole.Draw, "closing seam", Round(seam, 6))],
+            };
+        return
         [
             new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
-            new(ZipTape, "zip", width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
-            new(Front, "front panel", cut.Width, lower.Height + Allowance),
-            new(Top, "top panel", cut.Width, upper.Height + Allowance),
-            new(Back, "back", cut.Width, cut.Height),
-            new(Lining, "lower lining", cut.Width, lower.Height + Allowance),
-            new(Lining, "upper lining", cut.Width, upper.Height + Allowance),
-            new(Lining, "back lining", cut.Width, cut.Height),
+            new(ZipTape, "zip", seam.Width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            Below(Front, "front panel"),
+            Above(Top, "top panel"),
+            Whole(Back, "back"),
+            Below(Lining, "lower lining"),
+            Above(Lining, "upper lining"),
+            Whole(Lining, "back lining"),
             .. motif,
         ];
+    }
+
+    /// <summary>A panel beside the zip: folded at its seam there, sewn in by the closing seam on its other sides.</summary>
+    private static ClothNeed Panel(Cloth cloth, string use, Box seam, Box area, bool isLower)
+    {
+        var height = area.Height + Allowance;
+        var middle = isLower ? area.MaxY - (height / 2) : area.MinY + (height / 2);
+        var (fold, far) = isLower ? (area.MinY - middle, seam.MaxY - middle) : (area.MaxY - middle, seam.MinY - middle);
+        var (left, right) = (seam.MinX, seam.MaxX);
+        return new ClothNeed(cloth, use, area.Width, height)
+        {
+            Lines =
+            [
+                new NeedLine(CutRole.Score, "fold along the zip", Straight(area.MinX, fold, area.MaxX, fold)),
+                new NeedLine(
+                    CutRole.Draw,
+                    "closing seam",
+                    [
+                        .. Straight(left, fold, left, far),
+                        .. Straight(left, far, right, far),
+                        .. Straight(right, far, right, fold),
+                    ]
+                ),
+            ],
+        };
+    }
 
     internal static readonly Cloth ZipTape = PatternCloths.Of(
         "zip",

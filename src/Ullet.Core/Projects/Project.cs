@@ -6,7 +6,7 @@ namespace Ullet.Core.Projects;
 public sealed record Project
 {
     /// <summary>The schema that this build writes. Older documents are raised to it when read.</summary>
-    public const int CurrentSchema = 5;
+    public const int CurrentSchema = 6;
 
     public int SchemaVersion { get; init; } = CurrentSchema;
 

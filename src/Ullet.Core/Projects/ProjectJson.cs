@@ -108,7 +108,7 @@ public static class ProjectJson
                 }
             }
         }
-        return StepsRefusal(project) is { } steps ? Broken(steps) : project;
+        return (StepsRefusal(project) ?? CutRefusal(project)) is { } wrongPart ? Broken(wrongPart) : project;
     }
 
     /// <summary>What is wrong with lines and hand steps of the user's own; null when nothing is.</summary>
@@ -148,6 +148,20 @@ public static class ProjectJson
             }
         }
         return null;
+    }
+
+    /// <summary>What is wrong with the cut settings; null when nothing is.</summary>
+    private static string? CutRefusal(Project project)
+    {
+        var cut = project.Cut;
+        if (cut.Cloths.Select(cloth => cloth.ClothId).Distinct(StringComparer.Ordinal).Count() < cut.Cloths.Length)
+        {
+            return "a cloth has two cut settings";
+        }
+        var refusal =
+            CutLimits.Check(new MatSize(cut.MatWidth, cut.MatHeight, cut.MatMargin))
+            ?? cut.Cloths.Select(CutLimits.Check).FirstOrDefault(each => each is not null);
+        return refusal?.Words.TrimEnd('.');
     }
 
     private static Refusal Broken(string why) =>

@@ -16,7 +16,8 @@ public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> st
     /// them with defaults, so nothing of an older document has to be rewritten. From 2 to 3 operations came in, and a drawing
     /// may hold several lines. From 3 to 4 methods, kinds of covers, stretches with numbers of their own, habits and the order
     /// of pieces came in, all of them with defaults. From 4 to 5 zones, patterns, the user's own order and hand steps came in,
-    /// all of them with defaults.</summary>
+    /// all of them with defaults. From 5 to 6 each cloth got cut settings of its own; the list of mirrored cloths became the way
+    /// in which each lies on the mat.</summary>
     public static readonly SchemaUpgrades Shipped = new(
         Project.CurrentSchema,
         [
@@ -24,6 +25,7 @@ public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> st
             new SchemaUpgrade(2, DrawingsOfLines.Raise),
             new SchemaUpgrade(3, json => json),
             new SchemaUpgrade(4, json => json),
+            new SchemaUpgrade(5, MirrorsOfCloths.Raise),
         ]
     );
 

@@ -1,47 +1,163 @@
-using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 
 namespace Ullet.Files.CutFiles;
 
-/// <summary>Writes cut files and reads them back, both ways a reader may take the size, before they are handed out.</summary>
+/// <summary>The formats of cut files.</summary>
+public enum CutFormat
+{
+    Svg,
+    Dxf,
+    Eps,
+    Pdf,
+    Png,
+}
+
+/// <summary>How a cut file is wanted.</summary>
+/// <param name="Format">Its format.</param>
+/// <param name="Paper">What a PDF is printed on.</param>
+/// <param name="Dpi">Pixels per inch of a picture.</param>
+/// <param name="AntiAlias">True for grey pixels along a picture's edges.</param>
+public sealed record CutFileWish(CutFormat Format, Paper Paper = Paper.A4, int Dpi = 300, bool AntiAlias = false)
+{
+    public string Ending => "." + Format.ToString().ToLowerInvariant();
+
+    public string MediaType =>
+        Format switch
+        {
+            CutFormat.Svg => "image/svg+xml",
+            CutFormat.Dxf => "image/vnd.dxf",
+            CutFormat.Eps => "application/postscript",
+            CutFormat.Pdf => "application/pdf",
+            _ => "image/png",
+        };
+}
+
+/// <summary>Writes cut files and reads every one of them back, by readers of its own, before it is handed out.</summary>
 public static class CutExport
 {
-    /// <summary>Sizes must come back within this, mm.</summary>
-    public const double SizeTolerance = 0.05;
+    /// <summary>Everything must come back within this, mm (a picture's shapes within a pixel).</summary>
+    public const double SizeTolerance = CutReadBack.Tolerated;
 
-    /// <summary>A whole sheet as SVG.</summary>
-    /// <exception cref="InvalidOperationException">When a size does not come back: a fault of ours.</exception>
-    public static byte[] Sheet(CutSheet sheet) =>
-        Checked(SvgCutWriter.Sheet(sheet), sheet.Shapes.Select(p => p.Outline));
-
-    /// <summary>One shape as SVG.</summary>
-    /// <exception cref="InvalidOperationException">When its size does not come back: a fault of ours.</exception>
-    public static byte[] Alone(CutSheet sheet, PlacedShape placed) =>
-        Checked(SvgCutWriter.Alone(sheet, placed), [placed.Outline]);
-
-    private static byte[] Checked(byte[] file, IEnumerable<Outline> outlines)
+    /// <returns>The file, or why it can't be made as wished.</returns>
+    /// <exception cref="InvalidOperationException">When it does not come back as it was meant: a fault of ours.</exception>
+    public static Result<byte[]> Make(CutPage page, CutFileWish wish)
     {
-        var wanted = outlines
-            .SelectMany(outline => outline.Parts)
-            .SelectMany(part => part.Holes.Append(part.Shell))
-            .Select(contour => contour.Bounds())
-            .ToList();
-        foreach (var sizing in Enum.GetValues<SvgSizing>())
+        switch (wish.Format)
         {
-            var read = SvgCutReader.Read(file, sizing);
-            if (!read.IsOk)
-            {
-                throw new InvalidOperationException($"The cut file can't be read back: {read.Refusal!.Words}");
-            }
-            var found = read.Value.Lines.Select(line => line.Contour.Bounds()).ToList();
-            if (found.Count != wanted.Count || found.Zip(wanted).Any(pair => Differs(pair.First, pair.Second)))
-            {
-                throw new InvalidOperationException("A shape of the cut file has another size when it is read back.");
-            }
+            case CutFormat.Svg:
+                return Svg(page);
+            case CutFormat.Dxf:
+                return Lines("DXF", page, DxfCutWriter.Write(page), file => DxfCutReader.Read(file));
+            case CutFormat.Eps:
+                return Lines("EPS", page, EpsCutWriter.Write(page), file => EpsCutReader.Read(file));
+            case CutFormat.Pdf:
+                return Pdf([page], wish.Paper);
+            default:
+                return PngCutWriter.Write(page, wish.Dpi, wish.AntiAlias).Then(file => Png(page, file));
+        }
+    }
+
+    /// <summary>Pages one after the other, printed on paper.</summary>
+    public static byte[] Pdf(IReadOnlyList<CutPage> pages, Paper paper)
+    {
+        var file = PdfCutWriter.Write(pages, paper);
+        var read = Taken("PDF", PdfCutReader.Read(file));
+        var tiles = pages.SelectMany(page => Printed(page, paper)).ToList();
+        // Pages that hold a check square alone have no line of a shape.
+        var drawn = read.Select(page => page.Lines.Where(line => CutReadBack.RoleOf(line) is not null).ToList())
+            .Where(lines => lines.Count > 0)
+            .ToList();
+        if (drawn.Count != tiles.Count)
+        {
+            throw new InvalidOperationException(
+                $"The PDF has {drawn.Count} pages of shapes, and should have {tiles.Count}."
+            );
+        }
+        foreach (var (lines, tile) in drawn.Zip(tiles))
+        {
+            CutReadBack.Check("PDF", tile.Paths, lines.ConvertAll(line => line.Contour));
         }
         return file;
     }
 
-    private static bool Differs(Box found, Box wanted) =>
-        Math.Abs(found.Width - wanted.Width) > SizeTolerance || Math.Abs(found.Height - wanted.Height) > SizeTolerance;
+    /// <summary>What each printed page of a cut page shows, where it lies on the paper.</summary>
+    private static IEnumerable<CutPage> Printed(CutPage page, Paper paper)
+    {
+        if (paper == Paper.Sheet)
+        {
+            return [page];
+        }
+        var size = PaperSize.Of(paper);
+        return PaperTile
+            .Of(page, size)
+            .Select(tile => page.On(tile, size).Shifted(PaperSize.Margin - tile.X, PaperSize.Margin - tile.Y));
+    }
+
+    private static byte[] Svg(CutPage page)
+    {
+        var file = SvgCutWriter.Write(page);
+        foreach (var sizing in Enum.GetValues<SvgSizing>())
+        {
+            Lines("SVG", Grouped(page), file, bytes => SvgCutReader.Read(bytes, sizing));
+        }
+        return file;
+    }
+
+    /// <summary>With its lines in the order of their roles, as an SVG groups them.</summary>
+    private static CutPage Grouped(CutPage page) =>
+        page with
+        {
+            Paths = [.. Enum.GetValues<CutRole>().SelectMany(page.Of)],
+        };
+
+    private static byte[] Lines(string what, CutPage page, byte[] file, Func<byte[], Result<CutFile>> reader)
+    {
+        var read = Taken(what, reader(file));
+        CutReadBack.Check(what, page.Paths, [.. read.Lines.Select(line => line.Contour)]);
+        return read.Mirrored == page.Mirrored
+            ? file
+            : throw new InvalidOperationException($"The {what} does not say rightly whether it is mirrored.");
+    }
+
+    private static Result<byte[]> Png(CutPage page, byte[] file)
+    {
+        var read = Taken("PNG", PngCutReader.Read(file));
+        var pixel = LengthText.MmPerInch / read.Dpi;
+        var wanted = page.Of(CutRole.Cut)
+            .Where(path => path.Part is not null)
+            .Select(path => path.Part!)
+            .Distinct(ReferenceEqualityComparer.Instance)
+            .Cast<OutlinePart>()
+            .ToList();
+        // Shapes that overlap run together in a picture; each must lie in what was found.
+        var boxes = page.Of(CutRole.Cut)
+            .Where(path => path.Part is not null)
+            .GroupBy(path => path.Part, ReferenceEqualityComparer.Instance)
+            .Select(part => part.Aggregate(Box.Empty, (box, path) => box.Union(path.Bounds())))
+            .ToList();
+        var all = boxes.Aggregate(Box.Empty, (box, each) => box.Union(each));
+        var seen = read.Shapes.Aggregate(Box.Empty, (box, each) => box.Union(each));
+        var missing = boxes.Where(box => !read.Shapes.Any(shape => shape.Contains(box, pixel))).ToList();
+        var apart = wanted.Count == read.Shapes.Length;
+        if (
+            missing.Count > 0
+            || !seen.Contains(all, pixel)
+            || !all.Contains(seen, pixel)
+            || (apart && boxes.Any(box => !read.Shapes.Any(shape => Near(shape, box, pixel))))
+        )
+        {
+            throw new InvalidOperationException("A shape of the PNG has another size when it is read back.");
+        }
+        return file;
+    }
+
+    private static bool Near(Box found, Box wanted, double pixel) =>
+        found.Contains(wanted, pixel) && wanted.Contains(found, pixel);
+
+    private static T Taken<T>(string what, Result<T> read) =>
+        read.IsOk
+            ? read.Value
+            : throw new InvalidOperationException($"The {what} can't be read back: {read.Refusal!.Words}");
 }

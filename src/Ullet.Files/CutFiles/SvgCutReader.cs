@@ -95,6 +95,15 @@ public static class SvgCutReader
             var data = SvgShapes.Data(element);
             if (data is null)
             {
+                if (kind is "text" or "tspan")
+                {
+                    return No(
+                        "text",
+                        place,
+                        $"This cut file has live text in it ({place}), which depends on fonts that a cutter does not have. "
+                            + "Turn the text into outlines and save the file again."
+                    );
+                }
                 return No(
                     "part-unknown",
                     place,
@@ -118,7 +127,11 @@ public static class SvgCutReader
         }
         return lines.Count == 0
             ? No("empty", "file", "This cut file has nothing to cut in it.")
-            : new CutFile(frame.Width, frame.Height, lines.ToImmutable());
+            : new CutFile(frame.Width, frame.Height, lines.ToImmutable())
+            {
+                Cloth = (string?)root.Attribute(SvgCutWriter.ClothMark),
+                Mirrored = (string?)root.Attribute(SvgCutWriter.MirrorMark),
+            };
     }
 
     private static bool IsShown(XElement element) =>

@@ -1,4 +1,5 @@
 using SkiaSharp;
+using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Patterns;
 using Ullet.Core.Program;
@@ -103,7 +104,7 @@ public static class InstructionSheet
         }
         foreach (var sheet in evaluated.Sheets)
         {
-            foreach (var shape in sheet.Shapes.Select(placed => placed.Shape))
+            foreach (var shape in sheet.Shapes.Where(Listed).Select(placed => placed.Shape))
             {
                 var box = shape.Bounds();
                 var what = shape.IsTemplate ? "a rough piece of at least" : "cut to size,";
@@ -119,6 +120,9 @@ public static class InstructionSheet
         }
         pen.Space(14);
     }
+
+    /// <summary>Each shape once; the layers of a pattern stand above with what they become.</summary>
+    private static bool Listed(PlacedShape placed) => placed.Copy == 0 && placed.Shape.Kind != CutKind.Layer;
 
     private static void Steps(PdfPen pen, string title, StitchProgram program)
     {

@@ -6,8 +6,8 @@ namespace Ullet.Files.Instructions;
 /// <summary>Writes lines of text down the pages of a PDF; breaks lines and pages by itself. Points, 72 to the inch.</summary>
 internal sealed class PdfPen : IDisposable
 {
-    private static readonly SKTypeface Regular = Load("HankenGrotesk_400Regular.ttf");
-    private static readonly SKTypeface Bold = Load("HankenGrotesk_700Bold.ttf");
+    internal static readonly SKTypeface Regular = Load("HankenGrotesk_400Regular.ttf");
+    internal static readonly SKTypeface Bold = Load("HankenGrotesk_700Bold.ttf");
 
     private readonly SKDocument _document;
     private readonly float _pageWidth;

@@ -1,8 +1,9 @@
 using Microsoft.EntityFrameworkCore;
+using Ullet.Files.CutFiles;
 
 namespace Ullet.Server.Data;
 
-/// <summary>The database: projects, their revisions, and assets.</summary>
+/// <summary>The database: projects, their revisions, assets, and which cut files were handed out.</summary>
 public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(options)
 {
     public DbSet<ProjectRow> Projects => Set<ProjectRow>();
@@ -10,6 +11,8 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
 
     public DbSet<AssetRow> Assets => Set<AssetRow>();
+
+    public DbSet<ExportRow> Exports => Set<ExportRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -34,6 +37,13 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
         {
             asset.HasKey(row => row.Sha256);
             asset.Property(row => row.Sha256).HasMaxLength(64);
+        });
+        modelBuilder.Entity<ExportRow>(export =>
+        {
+            export.HasKey(row => row.Id);
+            export.HasIndex(row => row.ProjectId);
+            export.Property(row => row.Format).HasConversion<string>();
+            export.HasOne<ProjectRow>().WithMany().HasForeignKey(row => row.ProjectId).OnDelete(DeleteBehavior.Cascade);
         });
     }
 }
@@ -91,4 +101,33 @@ public sealed class AssetRow
 
     /// <summary>Unix time, ms.</summary>
     public long CreatedAt { get; init; }
+}
+
+/// <summary>A cut file that was handed out: the newest of its sheet and format.</summary>
+public sealed class ExportRow
+{
+    public long Id { get; init; }
+
+    public required string ProjectId { get; init; }
+
+    /// <summary>The revision that it was made from.</summary>
+    public long Revision { get; init; }
+
+    public required string ClothId { get; init; }
+
+    /// <summary>Which of the cloth's sheets, from 1.</summary>
+    public int Sheet { get; init; }
+
+    /// <summary>The one shape in it; empty for a whole sheet.</summary>
+    public required string ShapeKey { get; init; }
+
+    public CutFormat Format { get; init; }
+
+    public required string Name { get; init; }
+
+    /// <summary>Stands for what it holds; see CutStamp.</summary>
+    public required string Stamp { get; init; }
+
+    /// <summary>Unix time, ms.</summary>
+    public long At { get; init; }
 }

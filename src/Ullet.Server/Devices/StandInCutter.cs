@@ -1,47 +1,73 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 using Ullet.Files.CutFiles;
 using Ullet.Server.Scenes;
 
 namespace Ullet.Server.Devices;
 
-/// <summary>What the cutter did with a cut file; from the file alone. mm from the page's top left.</summary>
+/// <summary>What the cutter did with a cut file; from the file alone. mm from the mat's top left.</summary>
 /// <param name="Width">Page width.</param>
 /// <param name="Height">Page height.</param>
+/// <param name="Cloth">The cloth that the file says it is for; null when it does not say.</param>
+/// <param name="Mirrored">Why the file is mirrored already; null when it is not.</param>
+/// <param name="Warnings">What the device says before it begins, a sentence each.</param>
 /// <param name="Frame">The box that the blade goes round first, blade up.</param>
+/// <param name="IsOnMat">True when the frame lies on the mat.</param>
 /// <param name="Lines">Every line in the order in which it is cut.</param>
 /// <param name="Lifts">How often the blade is lifted.</param>
 /// <param name="CutLength">Way with the blade down, mm.</param>
 /// <param name="TravelLength">Way with the blade up, mm, the frame left out.</param>
 /// <param name="Seconds">How long it takes.</param>
-/// <param name="Freed">What comes free, in the order in which it does.</param>
+/// <param name="IsThrough">True when the blade goes through the cloth everywhere.</param>
+/// <param name="Reached">How deep the lines are cut now, mm.</param>
+/// <param name="Words">What the depth came to, in a sentence.</param>
+/// <param name="Freed">What comes free, in the order in which it does; nothing while the cloth still holds it.</param>
+/// <param name="Held">What is cut round, but not through.</param>
 public sealed record DryRun(
     double Width,
     double Height,
+    string? Cloth,
+    string? Mirrored,
+    ImmutableArray<string> Warnings,
     SizeDto Frame,
+    bool IsOnMat,
     ImmutableArray<DryRunLine> Lines,
     int Lifts,
     double CutLength,
     double TravelLength,
     double Seconds,
-    ImmutableArray<FreedShape> Freed
+    bool IsThrough,
+    double Reached,
+    string Words,
+    ImmutableArray<FreedShape> Freed,
+    ImmutableArray<FreedShape> Held
 );
 
 /// <param name="Name">The line's name in the file.</param>
+/// <param name="Role">Cut, drawn with the pen, or scored.</param>
 /// <param name="Path">SVG path data, mm.</param>
 /// <param name="Length">mm.</param>
 /// <param name="IsClosed">False for an open line, which frees nothing.</param>
 /// <param name="Points">The way of the blade, flat x, y, x, y, mm.</param>
-public sealed record DryRunLine(string Name, string Path, double Length, bool IsClosed, ImmutableArray<double> Points);
+public sealed record DryRunLine(
+    string Name,
+    CutRole Role,
+    string Path,
+    double Length,
+    bool IsClosed,
+    ImmutableArray<double> Points
+);
 
 /// <param name="Name">Name of the line that frees it.</param>
 /// <param name="Width">mm.</param>
 /// <param name="Height">mm.</param>
 /// <param name="Area">mm², without what was cut out of it.</param>
 /// <param name="IsWaste">True when it falls out of a larger shape: a hole's inside.</param>
-public sealed record FreedShape(string Name, double Width, double Height, double Area, bool IsWaste);
+/// <param name="After">Way of the blade when it comes free, mm.</param>
+public sealed record FreedShape(string Name, double Width, double Height, double Area, bool IsWaste, double After);
 
-/// <summary>The stand-in for a fabric cutter: inner lines before outer ones, nearest first.</summary>
+/// <summary>The stand-in for a fabric cutter: inner lines before outer ones, nearest first; the pen before the blade.</summary>
 public static class StandInCutter
 {
     /// <summary>Blade speed in cloth, mm/s.</summary>
@@ -51,26 +77,40 @@ public static class StandInCutter
 
     private const double LiftSeconds = 0.4;
 
-    public static DryRun Run(CutFile file)
+    public static DryRun Run(CutFile file, CutterSetup setup)
     {
-        var lines = file.Lines.Select(line => new Line(line, line.Contour.Flatten(0.02))).ToList();
-        foreach (var line in lines.Where(line => line.Source.IsClosed))
+        var place = Affine.Translate(setup.X ?? 0, setup.Y ?? 0);
+        var map = setup.Mirror == true ? Affine.Scale(-1, 1).Then(Affine.Translate(file.Width, 0)).Then(place) : place;
+        var lines = file
+            .Lines.Select(line => line with { Contour = line.Contour.Transform(map) })
+            .Select(line => new Line(line, line.Contour.Flatten(0.02)))
+            .ToList();
+        foreach (var line in lines.Where(Frees))
         {
             line.Holder = lines
-                .Where(other => other != line && other.Source.IsClosed && Holds(other.Ring, line.Ring))
+                .Where(other => other != line && Frees(other) && Holds(other.Ring, line.Ring))
                 .MinBy(other => Math.Abs(other.Ring.SignedArea));
         }
         var frame = lines.Aggregate(Box.Empty, (box, line) => box.Union(line.Source.Contour.Bounds()));
         var ordered = Order(lines, new Point(frame.MinX, frame.MinY), out var travel);
+        var passes = setup.Passes ?? 1;
         var cut = ordered.Sum(line => line.Length);
+        var blade = setup.Blade;
+        var shapes = Freed(ordered, lines);
+        var mat = new Box(0, 0, setup.MatWidth ?? double.MaxValue, setup.MatHeight ?? double.MaxValue);
         return new DryRun(
             file.Width,
             file.Height,
+            file.Cloth,
+            file.Mirrored,
+            [.. Warnings(file, setup, mat.Contains(frame, 0.01))],
             new SizeDto(frame.MinX, frame.MinY, frame.Width, frame.Height),
+            mat.Contains(frame, 0.01),
             [
                 .. ordered.Select(line => new DryRunLine(
                     line.Source.Name,
-                    PathText.Of(new Outline([new OutlinePart(line.Source.Contour, [])])),
+                    line.Source.Role,
+                    line.Path,
                     line.Length,
                     line.Source.IsClosed,
                     [.. line.Way.SelectMany(p => new[] { Math.Round(p.X, 2), Math.Round(p.Y, 2) })]
@@ -79,9 +119,46 @@ public static class StandInCutter
             ordered.Count,
             cut,
             travel,
-            (cut / CutSpeed) + (travel / TravelSpeed) + (ordered.Count * LiftSeconds),
-            [.. ordered.Where(line => line.Source.IsClosed).Select(line => Freed(line, lines))]
+            (cut * passes / (setup.Speed ?? CutSpeed))
+                + (travel / TravelSpeed)
+                + (ordered.Count * passes * LiftSeconds),
+            blade.IsThrough,
+            blade.Reached,
+            blade.Words(),
+            blade.IsThrough ? shapes : [],
+            blade.IsThrough ? [] : shapes
         );
+    }
+
+    /// <summary>Only what the blade goes round comes free.</summary>
+    private static bool Frees(Line line) => line.Source is { IsClosed: true, Role: CutRole.Cut };
+
+    private static IEnumerable<string> Warnings(CutFile file, CutterSetup setup, bool onMat)
+    {
+        if (setup.Mirror == true && file.Mirrored is { } why)
+        {
+            yield return $"This file is mirrored already ({why}), and the cutter is set to mirror it again: every shape would come out "
+                + "the wrong way round. Switch one of the two off.";
+        }
+        if (!onMat)
+        {
+            yield return "The frame reaches past the mat. Move the material, or load a larger mat.";
+        }
+    }
+
+    private static ImmutableArray<FreedShape> Freed(List<Line> ordered, List<Line> lines)
+    {
+        var freed = ImmutableArray.CreateBuilder<FreedShape>();
+        var way = 0.0;
+        foreach (var line in ordered)
+        {
+            way += line.Length;
+            if (Frees(line))
+            {
+                freed.Add(Freed(line, lines, way));
+            }
+        }
+        return freed.ToImmutable();
     }
 
     /// <summary>Nearest first among the lines whose inner lines are all cut.</summary>
@@ -93,7 +170,10 @@ public static class StandInCutter
         while (left.Count > 0)
         {
             var free = left.Where(line => !left.Exists(other => other.Holder == line));
-            var next = free.MinBy(line => line.Start.DistanceTo(at))!;
+            // The pen and the creasing tool go first: what is cut free moves.
+            var next = free.OrderBy(line => line.Source.Role == CutRole.Cut)
+                .ThenBy(line => line.Start.DistanceTo(at))
+                .First();
             travel += next.Start.DistanceTo(at);
             at = next.Source.IsClosed ? next.Start : next.Way[^1];
             left.Remove(next);
@@ -102,7 +182,7 @@ public static class StandInCutter
         return ordered;
     }
 
-    private static FreedShape Freed(Line line, List<Line> lines)
+    private static FreedShape Freed(Line line, List<Line> lines, double way)
     {
         var box = line.Source.Contour.Bounds();
         var inside = lines.Where(other => other.Holder == line).Sum(other => Math.Abs(other.Ring.SignedArea));
@@ -116,7 +196,8 @@ public static class StandInCutter
             box.Width,
             box.Height,
             Math.Abs(line.Ring.SignedArea) - inside,
-            depth % 2 == 1
+            depth % 2 == 1,
+            way
         );
     }
 
@@ -146,6 +227,13 @@ public static class StandInCutter
         public Ring Ring { get; } = ring;
 
         public Line? Holder { get; set; }
+
+        public string Path =>
+            PathText.Of(
+                Source.IsClosed
+                    ? new Outline([new OutlinePart(Source.Contour, [])])
+                    : new Outline([]) { Lines = [new OpenPath(Source.Contour.Curves)] }
+            );
 
         public Point Start => Source.Contour.Curves[0].Start;
 

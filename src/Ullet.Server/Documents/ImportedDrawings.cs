@@ -22,7 +22,7 @@ internal sealed class ImportedDrawings(UlletDb db) : IImportedDrawings
             return known;
         }
         var row = db.Assets.AsNoTracking().FirstOrDefault(asset => asset.Sha256 == token && asset.Kind == Kind);
-        if (row is null || SvgDrawingReader.Read(row.Bytes) is not { IsOk: true, Value: var drawing })
+        if (row is null || DrawingFiles.Read(row.Bytes) is not { IsOk: true, Value: var drawing })
         {
             return null;
         }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Pipeline;
 using Ullet.Files.CutFiles;
@@ -5,6 +6,24 @@ using Ullet.Files.StitchLists;
 using Ullet.Server.Devices;
 
 namespace Ullet.Server.Endpoints;
+
+/// <summary>What a test cut shows: a small ring with a tab, lifted to judge.</summary>
+/// <param name="LiftsOut">True when the ring comes out clean.</param>
+/// <param name="MarksMat">True when the blade went far too deep.</param>
+/// <param name="Reached">How deep it came, mm.</param>
+/// <param name="Thickest">The cloth where it is thickest, mm.</param>
+/// <param name="SuggestedDepth">A depth that would do, mm; null when this one does.</param>
+/// <param name="Words">The same in words.</param>
+/// <param name="Through">For places all round the ring: is the blade through there?</param>
+public sealed record TestCut(
+    bool LiftsOut,
+    bool MarksMat,
+    double Reached,
+    double Thickest,
+    double? SuggestedDepth,
+    string Words,
+    ImmutableArray<bool> Through
+);
 
 /// <summary>The stand-in devices: they take a file, as the body or as a form's first file, and answer what they did.</summary>
 internal static class DeviceEndpoints
@@ -19,7 +38,8 @@ internal static class DeviceEndpoints
         group
             .MapPost("cutter/dry-run", DryRun)
             .WithName("dryRun")
-            .WithDescription("Takes a cut file as the body, or as the first file of a form.");
+            .WithDescription("Takes a cut file (SVG, DXF) as the body, or as the first file of a form.");
+        group.MapPost("cutter/test-cut", TestCut).WithName("testCut");
     }
 
     private static async Task<Results<Ok<Rehearsal>, ProblemHttpResult>> Rehearse(
@@ -34,12 +54,48 @@ internal static class DeviceEndpoints
 
     private static async Task<Results<Ok<DryRun>, ProblemHttpResult>> DryRun(
         HttpRequest request,
+        [AsParameters] CutterSetup setup,
         CancellationToken cancellation
     )
     {
-        var file = await Bytes(request, cancellation);
-        var read = file.Then(bytes => SvgCutReader.Read(bytes));
-        return read.IsOk ? TypedResults.Ok(StandInCutter.Run(read.Value)) : Problems.Of(read.Refusal!);
+        if (setup.Check() is { } refusal)
+        {
+            return Problems.Of(refusal);
+        }
+        var read = (await Bytes(request, cancellation))
+            .Then(bytes => CutFileReader.Read(bytes))
+            .Then(file => ForCloth(file, setup.Cloth));
+        return read.IsOk ? TypedResults.Ok(StandInCutter.Run(read.Value, setup)) : Problems.Of(read.Refusal!);
+    }
+
+    /// <summary>Refuses a file that says it is for another cloth than the one on the mat.</summary>
+    private static Result<CutFile> ForCloth(CutFile file, string? onMat) =>
+        file.Cloth is { } meant && onMat is not null && !string.Equals(meant, onMat, StringComparison.OrdinalIgnoreCase)
+            ? new Refusal(
+                "cut-file-other-cloth",
+                "cloth",
+                $"This file is for {meant}, and {onMat} lies on the mat. Take the right file, or change the cloth."
+            )
+            : file;
+
+    private static Results<Ok<TestCut>, ProblemHttpResult> TestCut([AsParameters] CutterSetup setup)
+    {
+        if (setup.Check() is { } refusal)
+        {
+            return Problems.Of(refusal);
+        }
+        var blade = setup.Blade;
+        return TypedResults.Ok(
+            new TestCut(
+                blade.IsThrough,
+                blade.MarksMat,
+                blade.Reached,
+                blade.Thickest,
+                blade.IsThrough && !blade.MarksMat ? null : blade.Suggested,
+                blade.Words(),
+                blade.Round
+            )
+        );
     }
 
     private static async Task<Result<byte[]>> Bytes(HttpRequest request, CancellationToken cancellation)

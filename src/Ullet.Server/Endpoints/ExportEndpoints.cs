@@ -1,6 +1,5 @@
 using System.IO.Compression;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Pipeline;
@@ -22,7 +21,6 @@ internal static class ExportEndpoints
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Files");
         group.MapGet("program.ulst", StitchList).WithName("getStitchList");
-        group.MapGet("cut.svg", CutSvg).WithName("getCutSvg");
         group.MapGet("project.ullet", Project).WithName("getProjectFile");
         group.MapGet("picture.png", Picture).WithName("getPicture");
         group.MapGet("instructions.pdf", Instructions).WithName("getInstructions");
@@ -59,29 +57,6 @@ internal static class ExportEndpoints
             "text/plain; charset=utf-8",
             FileNames.StitchList(evaluated, name)
         );
-    }
-
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> CutSvg(
-        string id,
-        Evaluations evaluations,
-        CancellationToken cancellation,
-        string? cloth = null,
-        string? element = null,
-        int? piece = null
-    )
-    {
-        if (await evaluations.Of(id, cancellation) is not { } evaluated)
-        {
-            return Problems.Of(DocumentHistory.Unknown(id));
-        }
-        var found = CutChoice.Find(evaluated, cloth, element, piece);
-        if (!found.IsOk)
-        {
-            return Problems.Of(found.Refusal!);
-        }
-        var (sheet, placed) = found.Value;
-        var bytes = placed is null ? CutExport.Sheet(sheet) : CutExport.Alone(sheet, placed);
-        return TypedResults.File(bytes, "image/svg+xml", FileNames.Cut(evaluated, sheet, placed));
     }
 
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Project(
@@ -142,18 +117,33 @@ internal static class ExportEndpoints
             cancellation
         );
 
-    private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Packet(
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Packet(
         string id,
         Evaluations evaluations,
+        CutExports exports,
         CancellationToken cancellation,
         bool despite = false
-    ) =>
-        evaluations.File(
+    )
+    {
+        var answer = await evaluations.File(
             id,
             evaluated => Released(evaluated, despite),
             (evaluated, assets) => (Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
             cancellation
         );
+        if (
+            answer.Result is FileContentHttpResult
+            && await evaluations.Head(id, cancellation) is ({ } head, { } evaluated)
+        )
+        {
+            foreach (var (choice, wish) in PacketCuts(evaluated))
+            {
+                var name = FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending);
+                await exports.Note(head, choice.Sheet, null, wish.Format, name, cancellation);
+            }
+        }
+        return answer;
+    }
 
     /// <summary>What may be handed over: without a finding that stops it, or despite it, and then the files say so.</summary>
     private static Result<Evaluated> Released(Evaluated evaluated, bool despite)
@@ -186,9 +176,15 @@ internal static class ExportEndpoints
             {
                 Add(zip, FileNames.StitchList(evaluated, guide.Name), StitchListExport.Make(guide.Program));
             }
-            foreach (var sheet in evaluated.Sheets)
+            foreach (var (choice, wish) in PacketCuts(evaluated))
             {
-                Add(zip, FileNames.Cut(evaluated, sheet, null), CutExport.Sheet(sheet));
+                var file = CutExport.Make(choice.Page(evaluated.Project.Title), wish);
+                Add(zip, "cut/" + FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending), file.Value);
+            }
+            if (ScissorsPages.Pdf(evaluated, Paper.A4) is { IsOk: true } pages)
+            {
+                Add(zip, "cut/" + FileNames.Scissors(evaluated), pages.Value);
+                Add(zip, "cut/" + FileNames.SizeCard(evaluated), SizeCardSheet.Pdf(evaluated));
             }
             Add(zip, FileNames.Instructions(evaluated), InstructionSheet.Pdf(evaluated, photos));
             Add(zip, FileNames.Picture(evaluated), ProjectPicture.Png(evaluated, LargePicture, photos: photos));
@@ -196,6 +192,13 @@ internal static class ExportEndpoints
         }
         return stream.ToArray();
     }
+
+    /// <summary>The cut files of a packet: each sheet that a cutter takes as SVG and as DXF.</summary>
+    private static IEnumerable<(CutChoice Choice, CutFileWish Wish)> PacketCuts(Evaluated evaluated) =>
+        from sheet in evaluated.Sheets
+        where !sheet.Setup.IsByHand
+        from format in new[] { CutFormat.Svg, CutFormat.Dxf }
+        select (new CutChoice(sheet, null), new CutFileWish(format));
 
     private static Dictionary<string, byte[]> Photos(IEnumerable<ProjectAsset> assets) =>
         assets
@@ -213,7 +216,11 @@ internal static class ExportEndpoints
 internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads, AssetStore assets)
 {
     internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
-        await history.Load(id, cancellation) is { } head ? heads.Of(head, cancellation) : null;
+        (await Head(id, cancellation)).Evaluated;
+
+    /// <summary>The head with what the stations make of it; nothing for a project that is not there.</summary>
+    internal async Task<(Head? Head, Evaluated? Evaluated)> Head(string id, CancellationToken cancellation) =>
+        await history.Load(id, cancellation) is { } head ? (head, heads.Of(head, cancellation)) : (null, null);
 
     internal Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
         string id,
@@ -240,58 +247,5 @@ internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads,
         }
         var (bytes, type, name) = make(released.Value, await assets.Of(evaluated.Project, cancellation));
         return TypedResults.File(bytes, type, name);
-    }
-}
-
-/// <summary>Which cut shapes a request means.</summary>
-internal static class CutChoice
-{
-    /// <summary>One element's shape, one cloth's sheet, or the only sheet there is.</summary>
-    internal static Result<(CutSheet Sheet, PlacedShape? Placed)> Find(
-        Evaluated evaluated,
-        string? cloth,
-        string? element,
-        int? piece
-    )
-    {
-        if (evaluated.Sheets.IsEmpty)
-        {
-            return new Refusal("nothing-to-cut", "id", "This project has nothing to cut yet; add a piece first.");
-        }
-        if (element is not null)
-        {
-            foreach (var sheet in evaluated.Sheets)
-            {
-                if (
-                    sheet.Shapes.FirstOrDefault(p =>
-                        p.Shape.ElementId == element && p.Shape.Ordinal == (piece ?? p.Shape.Ordinal)
-                    ) is
-                    { } placed
-                )
-                {
-                    return (sheet, placed);
-                }
-            }
-            return new Refusal(
-                "element-unknown",
-                "element",
-                $"There is no piece \"{element}\" to cut in this project."
-            );
-        }
-        if (cloth is not null)
-        {
-            return evaluated.Sheets.FirstOrDefault(sheet => sheet.Cloth.Id == cloth) is { } own
-                ? (own, null)
-                : new Refusal("cloth-unknown", "cloth", $"Nothing is cut from a cloth \"{cloth}\" in this project.");
-        }
-        return evaluated.Sheets.Length == 1
-            ? (evaluated.Sheets[0], null)
-            : new Refusal(
-                "cloth-missing",
-                "cloth",
-                $"This project cuts {evaluated.Sheets.Length} cloths; say which: "
-                    + string.Join(", ", evaluated.Sheets.Select(sheet => sheet.Cloth.Id))
-                    + "."
-            );
     }
 }

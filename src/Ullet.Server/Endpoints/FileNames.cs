@@ -1,6 +1,7 @@
 using System.Globalization;
 using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Geometry;
 
 namespace Ullet.Server.Endpoints;
 
@@ -20,21 +21,31 @@ internal static class FileNames
 
     internal static string Packet(Evaluated evaluated) => Stem(evaluated) + " packet.zip";
 
-    internal static string Cut(Evaluated evaluated, CutSheet sheet, PlacedShape? placed) =>
-        $"{Stem(evaluated)} cut {Slug(placed?.Shape.Name ?? sheet.Cloth.Name)}{(sheet.IsMirrored ? " mirrored" : "")}.svg";
+    internal static string Scissors(Evaluated evaluated) => Stem(evaluated) + " cut with scissors.pdf";
+
+    internal static string SizeCard(Evaluated evaluated) => Stem(evaluated) + " size card.pdf";
+
+    /// <summary>Project, cloth or piece, the size of what is cut rounded up, sheet, and whether it is mirrored.</summary>
+    internal static string Cut(Evaluated evaluated, CutSheet sheet, PlacedShape? placed, string ending)
+    {
+        var box = placed?.Outline.Bounds() ?? sheet.Bounds();
+        var number = placed is null && sheet.Count > 1 ? $" sheet-{sheet.Number}-of-{sheet.Count}" : "";
+        var mirrored = sheet.IsMirrored ? " mirrored" : "";
+        return $"{Slug(evaluated.Project.Title)} cut {Slug(placed?.Shape.Name ?? sheet.Cloth.Name)} {Size(box)}{number}{mirrored}{ending}";
+    }
 
     /// <summary>The title and the whole design's size in mm, rounded up.</summary>
     private static string Stem(Evaluated evaluated)
     {
         var box = evaluated.DesignBounds();
-        var size = box.IsEmpty
-            ? "empty"
-            : string.Create(
-                CultureInfo.InvariantCulture,
-                $"{Math.Ceiling(box.Width):0}x{Math.Ceiling(box.Height):0}mm"
-            );
-        return $"{Slug(evaluated.Project.Title)} {size}";
+        return $"{Slug(evaluated.Project.Title)} {(box.IsEmpty ? "empty" : Size(box))}";
     }
+
+    private static string Size(Box box) =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{Math.Ceiling(box.Width - 1e-6):0}x{Math.Ceiling(box.Height - 1e-6):0}mm"
+        );
 
     /// <summary>Letters and figures kept, everything else a hyphen.</summary>
     private static string Slug(string text)

@@ -110,13 +110,13 @@ internal static class ImportEndpoints
         var preview = Path.GetExtension(file.FileName).ToLowerInvariant() switch
         {
             ".ullet" => await OfProject(bytes, name, assets, cancellation),
-            ".svg" => await OfDrawing(bytes, name, assets, cancellation),
+            ".svg" or ".dxf" => await OfDrawing(bytes, name, assets, cancellation),
             ".ttf" or ".otf" or ".woff" or ".woff2" or ".ttc" => await OfFont(bytes, name, assets, cancellation),
             ".png" or ".jpg" or ".jpeg" => await OfPicture(bytes, name, assets, cancellation),
             _ => new Refusal(
                 "import-foreign",
                 "file",
-                $"\"{file.FileName}\" can't be opened; choose a drawing (.svg), a font (.ttf, .otf), a picture (.png, .jpg) or "
+                $"\"{file.FileName}\" can't be opened; choose a drawing (.svg, .dxf), a font (.ttf, .otf), a picture (.png, .jpg) or "
                     + "an Ullet project file (.ullet)."
             ),
         };
@@ -152,7 +152,7 @@ internal static class ImportEndpoints
         CancellationToken cancellation
     )
     {
-        var read = SvgDrawingReader.Read(bytes);
+        var read = DrawingFiles.Read(bytes);
         if (!read.IsOk)
         {
             return read.Refusal!;

@@ -16,6 +16,7 @@ internal static class Problems
         ["step-unknown"] = StatusCodes.Status404NotFound,
         ["stitches-outdated"] = StatusCodes.Status404NotFound,
         ["pattern-unknown"] = StatusCodes.Status404NotFound,
+        ["sheet-unknown"] = StatusCodes.Status404NotFound,
         ["address-unknown"] = StatusCodes.Status404NotFound,
         ["head-stale"] = StatusCodes.Status409Conflict,
         ["stopped-by-findings"] = StatusCodes.Status409Conflict,

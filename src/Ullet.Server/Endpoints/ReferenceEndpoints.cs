@@ -33,8 +33,16 @@ public sealed record Catalogue(
     NumberRange UnitLength,
     NumberRange BeanInset,
     NumberRange CutAllowance,
-    string UsualFontId
+    string UsualFontId,
+    ImmutableArray<CutProfile> CutProfiles,
+    ImmutableArray<MatPrint> MatPrints
 );
+
+/// <summary>A print that ships with Ullet, to lie on the mat.</summary>
+/// <param name="Id">Names it in documents.</param>
+/// <param name="Name">What it shows.</param>
+/// <param name="Width">How much cloth it shows across, mm.</param>
+public sealed record MatPrint(string Id, string Name, double Width);
 
 /// <summary>A kind of cover.</summary>
 /// <param name="Id">The kind.</param>
@@ -158,7 +166,9 @@ internal static class ReferenceEndpoints
         Range(StitchRanges.UnitLength, StitchDefaults.BlanketSpacing),
         Range(StitchRanges.BeanInset, StitchDefaults.BeanInset),
         Range(StitchRanges.CutAllowance, 0),
-        FontShelf.UsualId
+        FontShelf.UsualId,
+        CutProfiles.All,
+        [new MatPrint("print-allotment", "Allotment print", 280)]
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

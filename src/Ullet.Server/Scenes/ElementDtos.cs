@@ -58,7 +58,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             string.Concat(
                 evaluated
                     .Sheets.SelectMany(sheet => sheet.Shapes)
-                    .Where(placed => placed.Shape.ElementId == element.Id)
+                    .Where(placed => placed.Shape.ElementId == element.Id && placed.Copy == 0)
                     .Select(placed => PathText.Of(placed.Shape.Outline))
             ),
             // Words without their font have no outline; they are shown as the box they would take.

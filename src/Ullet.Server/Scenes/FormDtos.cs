@@ -53,12 +53,12 @@ internal static class FormDtos
             match.Wanted,
             match.Holds,
             EdgeMatchWords.Of(worst, match),
-            [.. match.Margins.Select(margin => Margin(margin, match))],
+            [.. match.Margins.Select(margin => Margin(margin, match, worst.Part.Ordinal))],
             match.Margins.IndexOf(match.Worst!),
             [
                 .. matches
                     .Where(pair => pair.Work != worst)
-                    .SelectMany(pair => pair.Match.Margins.Select(margin => Margin(margin, pair.Match))),
+                    .SelectMany(pair => pair.Match.Margins.Select(margin => Margin(margin, pair.Match, pair.Work.Part.Ordinal))),
             ],
             match.Holds
                 ? []
@@ -71,6 +71,6 @@ internal static class FormDtos
         );
     }
 
-    private static MarginDto Margin(EdgeMargin margin, EdgeMatch match) =>
-        new(margin.At.X, margin.At.Y, margin.Ring, margin.Along, margin.Bite, margin.Beyond, match.Spare(margin));
+    private static MarginDto Margin(EdgeMargin margin, EdgeMatch match, int ordinal) =>
+        new(margin.At.X, margin.At.Y, margin.Ring, margin.Along, margin.Bite, margin.Beyond, match.Spare(margin), ordinal);
 }

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
@@ -47,7 +46,8 @@ public sealed class SceneBuilder(Evaluator evaluator)
             [.. project.Elements.Select(element => elements.Build(element, evaluated))],
             Steps(evaluated.RunSheet, program, order),
             [.. evaluated.Findings.Select(Finding)],
-            [.. evaluated.Sheets.Select(Sheet)],
+            [.. evaluated.Sheets.Select(SheetDtos.Of)],
+            SheetDtos.Cloths(evaluated),
             Size(evaluated.DesignBounds()),
             program.StitchCount,
             program.StopCount,
@@ -150,34 +150,6 @@ public sealed class SceneBuilder(Evaluator evaluator)
             finding.At?.Y,
             finding.Words,
             finding.Mend?.Label
-        );
-
-    private static SheetDto Sheet(CutSheet sheet) =>
-        new(
-            sheet.Cloth.Id,
-            sheet.Cloth.Name,
-            sheet.MatWidth,
-            sheet.MatHeight,
-            sheet.IsMirrored,
-            sheet.Layout == SheetLayout.SideBySide,
-            sheet.Fits,
-            [
-                .. sheet.Shapes.Select(placed =>
-                {
-                    var box = placed.Outline.Bounds();
-                    return new SheetShapeDto(
-                        placed.Shape.ElementId,
-                        placed.Shape.Ordinal,
-                        placed.Shape.Name,
-                        PathText.Of(placed.Outline),
-                        Size(box)!,
-                        placed.Shape.Allowance,
-                        placed.Shape.IsTemplate,
-                        LengthText.SixteenthsUp(box.Width),
-                        LengthText.SixteenthsUp(box.Height)
-                    );
-                }),
-            ]
         );
 
     internal static SizeDto? Size(Box box) =>

@@ -22,6 +22,7 @@ public sealed record SceneDto(
     ImmutableArray<StepDto> Steps,
     ImmutableArray<FindingDto> Findings,
     ImmutableArray<SheetDto> Sheets,
+    ImmutableArray<ClothCutDto> CutCloths,
     SizeDto? Design,
     int StitchCount,
     int StopCount,
@@ -309,7 +310,8 @@ public sealed record EdgeMatchDto(
 /// <param name="Bite">Cover inside the edge.</param>
 /// <param name="Beyond">Cover outside it; null for a line that hides none.</param>
 /// <param name="Spare">How much more there is than wanted; below 0 where something is missing.</param>
-public sealed record MarginDto(double X, double Y, int Ring, double Along, double Bite, double? Beyond, double Spare);
+/// <param name="Ordinal">Which piece of cloth of the element.</param>
+public sealed record MarginDto(double X, double Y, int Ring, double Along, double Bite, double? Beyond, double Spare, int Ordinal);
 
 /// <summary>A change that makes the edge match hold.</summary>
 public sealed record EdgeMendDto(string Label, EdgeNumber Number, double Value);
@@ -450,37 +452,4 @@ public sealed record FindingDto(
     double? Y,
     string Words,
     string? MendLabel
-);
-
-/// <summary>One cloth's mat.</summary>
-public sealed record SheetDto(
-    string ClothId,
-    string ClothName,
-    double MatWidth,
-    double MatHeight,
-    bool IsMirrored,
-    bool SideBySide,
-    bool Fits,
-    ImmutableArray<SheetShapeDto> Shapes
-);
-
-/// <param name="ElementId">The element.</param>
-/// <param name="Ordinal">Which piece of cloth of it.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Path">Its line on the mat, mm from the mat's top left.</param>
-/// <param name="Box">The line's box on the mat.</param>
-/// <param name="Allowance">How far outside the stitched outline, mm.</param>
-/// <param name="IsTemplate">True for a rough template.</param>
-/// <param name="WidthSixteenths">Width in sixteenths of an inch, rounded up.</param>
-/// <param name="HeightSixteenths">Height in sixteenths of an inch, rounded up.</param>
-public sealed record SheetShapeDto(
-    string ElementId,
-    int Ordinal,
-    string Name,
-    string Path,
-    SizeDto Box,
-    double Allowance,
-    bool IsTemplate,
-    string WidthSixteenths,
-    string HeightSixteenths
 );

@@ -88,7 +88,7 @@ public sealed class MethodTests
     {
         var shift = AppliqueMethods
             .Of(Method.TrimInTheHoop)
-            .Shift(0.8, SampleProject.With(new HeartShape()).Elements.OfType<Piece>().Single());
+            .Shift(0.8, SampleProject.With(new HeartShape()).Elements.OfType<Piece>().Single(), new EdgeTolerances());
         Assert.Equal(0.5, shift.Inwards, 9);
         Assert.Equal(0.7, shift.Outwards, 9);
     }

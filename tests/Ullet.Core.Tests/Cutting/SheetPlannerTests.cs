@@ -8,6 +8,8 @@ namespace Ullet.Core.Tests.Cutting;
 
 public sealed class SheetPlannerTests
 {
+    private const double Margin = 10;
+
     [Fact]
     public void Shape_CutBeforehand_IsExactlyTheOutline()
     {
@@ -34,17 +36,17 @@ public sealed class SheetPlannerTests
         Assert.Equal(SheetLayout.InPlace, sheet.Layout);
         var (first, second) = (sheet.Shapes[0].Outline.Bounds().Centre, sheet.Shapes[1].Outline.Bounds().Centre);
         Assert.Equal(50, second.X - first.X, 0.001);
-        Assert.Equal(SheetPlanner.Margin, sheet.Bounds().MinX, 0.001);
-        Assert.Equal(SheetPlanner.Margin, sheet.Bounds().MinY, 0.001);
+        Assert.Equal(Margin, sheet.Bounds().MinX, 0.001);
+        Assert.Equal(Margin, sheet.Bounds().MinY, 0.001);
     }
 
     [Theory]
     [InlineData(10)]
     [InlineData(20.4)]
-    public void Sheet_OfShapesThatWouldMeetOrNearlyTouch_LaysThemSideBySide(double apart)
+    public void Sheet_OfShapesThatWouldMeetOrNearlyTouch_PacksThem(double apart)
     {
         var sheet = TwoOfOneCloth(apart)[0];
-        Assert.Equal(SheetLayout.SideBySide, sheet.Layout);
+        Assert.Equal(SheetLayout.Packed, sheet.Layout);
         Assert.True(
             RegionOverlay.Distance(sheet.Shapes[0].Outline.Flatten(0.05), sheet.Shapes[1].Outline.Flatten(0.05))
                 >= SheetPlanner.LeastGap
@@ -57,9 +59,9 @@ public sealed class SheetPlannerTests
         var project = SampleProject.With(new DropShape(), 40, 40, Method.CutBeforehand);
         project = SampleProject.Apply(project, new PlaceElement { ElementId = "e1", Rotation = 40 });
         var plain = SampleProject.Evaluate(project).Sheets[0].Shapes[0].Outline.Flatten()[0];
-        project = SampleProject.Apply(project, new MirrorCloth { ClothId = "beet", Mirrored = true });
+        project = SampleProject.Apply(project, new MirrorCloth { ClothId = "beet", Lies = Lying.FaceDown });
         var mirrored = SampleProject.Evaluate(project).Sheets[0].Shapes[0].Outline.Flatten()[0];
-        var width = plain.Bounds().Width + (2 * SheetPlanner.Margin);
+        var width = plain.Bounds().Width + (2 * Margin);
         var index = new SegmentIndex([mirrored.Shell]);
         Assert.All(
             plain.Shell.Points,

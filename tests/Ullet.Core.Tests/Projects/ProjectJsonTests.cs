@@ -20,7 +20,7 @@ public sealed class ProjectJsonTests
                 Cover = new CoverSettings { Width = 4, ThreadId = "line" },
             },
             new NoteStep { StepKey = "e1.lay.0", Note = "dots up" },
-            new MirrorCloth { ClothId = "beet", Mirrored = true }
+            new MirrorCloth { ClothId = "beet", Lies = Lying.FaceDown }
         );
         var written = ProjectJson.Write(project);
         var read = ProjectJson.Read(written).Value;

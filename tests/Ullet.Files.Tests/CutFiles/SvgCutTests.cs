@@ -4,6 +4,7 @@ using System.Xml.Linq;
 using Ullet.Core.Cutting;
 using Ullet.Core.Edits;
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 using Ullet.Files.CutFiles;
 
 namespace Ullet.Files.Tests.CutFiles;
@@ -30,7 +31,7 @@ public sealed class SvgCutTests
     {
         foreach (var sheet in DemoWork.All[title].Sheets)
         {
-            var read = SvgCutReader.Read(CutExport.Sheet(sheet), sizing).Value;
+            var read = SvgCutReader.Read(Made.Svg(sheet), sizing).Value;
             var wanted = sheet
                 .Shapes.SelectMany(placed => placed.Outline.Parts)
                 .SelectMany(p => p.Holes.Append(p.Shell))
@@ -54,7 +55,7 @@ public sealed class SvgCutTests
     public void Read_OfOnePieceAlone_AgreesWithItsOutline()
     {
         var sheet = DemoWork.Patch.Sheets.First(sheet => sheet.Cloth.Id == "leaf");
-        var line = Assert.Single(SvgCutReader.Read(CutExport.Alone(sheet, sheet.Shapes[1])).Value.Lines);
+        var line = Assert.Single(SvgCutReader.Read(Made.Svg(sheet, sheet.Shapes[1])).Value.Lines);
         var wanted = DemoWork.Patch.Outlines[sheet.Shapes[1].Shape.ElementId].Bounds();
         Assert.Equal(wanted.Width, line.Contour.Bounds().Width, 0.01);
         Assert.Equal(wanted.Height, line.Contour.Bounds().Height, 0.01);
@@ -65,7 +66,7 @@ public sealed class SvgCutTests
     [Fact]
     public void File_SaysTheSameSizeInMmAndInUserUnits()
     {
-        var svg = XDocument.Parse(Encoding.UTF8.GetString(CutExport.Sheet(DemoWork.Patch.Sheets[0]))).Root!;
+        var svg = XDocument.Parse(Encoding.UTF8.GetString(Made.Svg(DemoWork.Patch.Sheets[0]))).Root!;
         Assert.Equal("305mm", (string)svg.Attribute("width")!);
         var box = ((string)svg.Attribute("viewBox")!)
             .Split(' ')
@@ -88,7 +89,7 @@ public sealed class SvgCutTests
     public void Sheet_WithAHole_WritesTheHoleBeforeItsShell()
     {
         var sheet = DemoWork.All["Shed-key tab"].Sheets.First(sheet => sheet.Cloth.Id == "straw");
-        var lines = SvgCutReader.Read(CutExport.Sheet(sheet)).Value.Lines;
+        var lines = SvgCutReader.Read(Made.Svg(sheet)).Value.Lines;
         Assert.Equal(12, lines[0].Contour.Bounds().Width, 0.02);
         Assert.Equal(46, lines[1].Contour.Bounds().Width, 0.02);
     }
@@ -111,7 +112,7 @@ public sealed class SvgCutTests
             };
             foreach (var sheet in DemoWork.With(project, edit).Sheets)
             {
-                Assert.True(SvgCutReader.Read(CutExport.Sheet(sheet)).IsOk, $"seed {seed}, case {i}");
+                Assert.True(SvgCutReader.Read(Made.Svg(sheet)).IsOk, $"seed {seed}, case {i}");
             }
         }
     }
@@ -150,7 +151,8 @@ public sealed class SvgCutTests
         "<svg width='9mm' height='9mm'><g transform='scale(2)'><path d='M0 0H9V9Z'/></g></svg>",
         "cut-file-transform"
     )]
-    [InlineData("<svg width='9mm' height='9mm'><text x='1'>Hi</text></svg>", "cut-file-part-unknown")]
+    [InlineData("<svg width='9mm' height='9mm'><text x='1'>Hi</text></svg>", "cut-file-text")]
+    [InlineData("<svg width='9mm' height='9mm'><image href='a.png'/></svg>", "cut-file-part-unknown")]
     [InlineData("<svg width='9mm' height='9mm'><path d='M0 0 L banana'/></svg>", "cut-file-path-broken")]
     [InlineData("<svg width='9mm' height='9mm'></svg>", "cut-file-empty")]
     [InlineData("<html><body/></html>", "cut-file-foreign")]
@@ -169,7 +171,9 @@ public sealed class SvgCutTests
     {
         var project = DemoWork.All["Tea-towel corner"].Project;
         var plain = Moon(DemoWork.All["Tea-towel corner"].Sheets);
-        var mirrored = Moon(DemoWork.With(project, new MirrorCloth { ClothId = "barrow", Mirrored = true }).Sheets);
+        var mirrored = Moon(
+            DemoWork.With(project, new MirrorCloth { ClothId = "barrow", Lies = Lying.FaceDown }).Sheets
+        );
         var page = plain.Bounds().MinX + plain.Bounds().MaxX;
         var index = new SegmentIndex([mirrored]);
         Assert.All(plain.Points, p => Assert.NotNull(index.Nearest(new Point(page - p.X, p.Y), 0.03)));
@@ -178,6 +182,6 @@ public sealed class SvgCutTests
     private static Ring Moon(IEnumerable<CutSheet> sheets)
     {
         var sheet = sheets.First(sheet => sheet.Cloth.Id == "barrow");
-        return SvgCutReader.Read(CutExport.Sheet(sheet)).Value.Lines[0].Contour.Flatten();
+        return SvgCutReader.Read(Made.Svg(sheet)).Value.Lines[0].Contour.Flatten();
     }
 }

@@ -2,8 +2,8 @@ using System.Text;
 using Ullet.Core.Drawings;
 using Ullet.Core.Edits;
 using Ullet.Core.Geometry;
-using Ullet.Files.CutFiles;
 using Ullet.Files.Drawings;
+using Ullet.Files.Tests.CutFiles;
 
 namespace Ullet.Files.Tests.Drawings;
 
@@ -215,7 +215,7 @@ public sealed class SvgDrawingTests
     {
         foreach (var sheet in DemoWork.All.Values.SelectMany(evaluated => evaluated.Sheets))
         {
-            var drawing = SvgDrawingReader.Read(CutExport.Sheet(sheet)).Value;
+            var drawing = SvgDrawingReader.Read(Made.Svg(sheet)).Value;
             var sorted = DrawingSorter.Sort(drawing, new DrawingWish(drawing.MmPerUnit!.Value));
             var wanted = sheet.Shapes.SelectMany(placed => placed.Outline.Parts).ToList();
             Assert.Equal(wanted.Count, sorted.Pieces.Length);
@@ -238,7 +238,7 @@ public sealed class SvgDrawingTests
     public void OurOwnCutFile_AsElements_CutsTheSameShapesAgain()
     {
         var sheet = DemoWork.All["Plot 14 pennant"].Sheets.First(each => each.Cloth.Id == "beet");
-        var context = DemoWork.Context with { Imports = new One(SvgDrawingReader.Read(CutExport.Sheet(sheet)).Value) };
+        var context = DemoWork.Context with { Imports = new One(SvgDrawingReader.Read(Made.Svg(sheet)).Value) };
         var empty = Server.Documents.BlankProject.Make("x", 200, 200).Value;
         var project = new AddDrawing { Token = "t" }
             .Apply(empty, context)

@@ -38,6 +38,52 @@ namespace Ullet.Server.Data.Migrations
                     b.ToTable("Assets");
                 });
 
+            modelBuilder.Entity("Ullet.Server.Data.ExportRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("ClothId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Format")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ProjectId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Revision")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("ShapeKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Sheet")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Stamp")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("ProjectId");
+
+                    b.ToTable("Exports");
+                });
+
             modelBuilder.Entity("Ullet.Server.Data.ProjectRow", b =>
                 {
                     b.Property<string>("Id")
@@ -94,6 +140,15 @@ namespace Ullet.Server.Data.Migrations
                     b.HasIndex("ProjectId", "ParentId");
 
                     b.ToTable("Revisions");
+                });
+
+            modelBuilder.Entity("Ullet.Server.Data.ExportRow", b =>
+                {
+                    b.HasOne("Ullet.Server.Data.ProjectRow", null)
+                        .WithMany()
+                        .HasForeignKey("ProjectId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Ullet.Server.Data.RevisionRow", b =>

@@ -39,6 +39,23 @@ export async function fetchFile(url: string, signal?: AbortSignal): Promise<Arra
   return response.arrayBuffer();
 }
 
+/** Fetches a file and hands it to the browser to save, under the name that the server gives it. */
+export async function saveFile(url: string): Promise<void> {
+  const response = await fetch(url);
+  if (!response.ok) throw refusal(await response.json().catch(() => null));
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(await response.blob());
+  link.download = nameOf(response.headers.get("Content-Disposition")) ?? "cut-file";
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+function nameOf(disposition: string | null): string | null {
+  const coded = /filename\*=UTF-8''([^;]+)/.exec(disposition ?? "")?.[1];
+  if (coded) return decodeURIComponent(coded);
+  return /filename="?([^";]+)"?/.exec(disposition ?? "")?.[1] ?? null;
+}
+
 /** Sends a file to a stand-in device and gives its answer. */
 export async function sendFile<T>(url: string, file: ArrayBuffer, type: string): Promise<T> {
   const response = await fetch(url, { method: "POST", body: file, headers: { "Content-Type": type } });
@@ -106,6 +123,18 @@ export const isZone = (element: Element): element is ZoneElement => element.zone
 export type Finding = Schemas["FindingDto"];
 export type Sheet = Schemas["SheetDto"];
 export type SheetShape = Schemas["SheetShapeDto"];
+export type ClothCut = Schemas["ClothCutDto"];
+export type SizeCard = Schemas["SizeCardDto"];
+export type CutMarks = Schemas["CutMarks"];
+export type CutProfile = Schemas["CutProfile"];
+export type CutFormat = Schemas["CutFormat"];
+export type CutExport = Schemas["CutExportDto"];
+export type Lying = Schemas["Lying"];
+export type EdgeTolerances = Schemas["EdgeTolerances"];
+export type MatPhoto = Schemas["MatPhoto"];
+export type FreedShape = Schemas["FreedShape"];
+export type CutMaterial = Schemas["CutMaterial"];
+export type TestCut = Schemas["TestCut"];
 export type Cloth = Schemas["Cloth"];
 export type Thread = Schemas["MachineThread"];
 export type Edit = Schemas["Edit"];

@@ -7,6 +7,7 @@ export const keys = {
   scene: (id: string) => ["scene", id] as const,
   form: (id: string, elementId: string, head: number) => ["form", id, elementId, head] as const,
   map: (id: string, kind: string, head: number) => ["map", id, kind, head] as const,
+  exports: (id: string, head: number) => ["exports", id, head] as const,
   catalogue: ["catalogue"] as const,
   patterns: ["patterns"] as const,
   fonts: ["fonts", "list"] as const,
@@ -55,6 +56,16 @@ export function useMap(id: string, kind: MapKind | null, head: number) {
     enabled: kind !== null,
     placeholderData: (before, query) => (query?.queryKey[2] === kind ? before : undefined),
     gcTime: 10_000,
+  });
+}
+
+/** The cut files that were handed out, held against a head. */
+export function useExports(id: string, head: number) {
+  return useQuery({
+    queryKey: keys.exports(id, head),
+    queryFn: ({ signal }) =>
+      answered(api.GET("/api/projects/{id}/exports", { params: { path: { id } }, signal })),
+    placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
   });
 }
 

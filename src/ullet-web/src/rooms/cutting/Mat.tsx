@@ -1,72 +1,191 @@
-import type { Cloth, Sheet } from "../../api/client";
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEdits } from "../../api/edits";
+import type { SheetShape } from "../../api/client";
+import { MatGround, MatPicture } from "../../parts/MatGround";
+import { useView } from "../../state/view";
+import { MarginLine } from "./MarginLine";
+import { boxOf, snapped, unitOf } from "./matSnap";
+import { markOf, type TableProps } from "./tableProps";
 
-/** The mat with its shapes, drawn in mm. */
-export function Mat({ sheet, cloth }: { sheet: Sheet; cloth?: Cloth }) {
+interface Drag {
+  shape: SheetShape;
+  startX: number;
+  startY: number;
+  x: number;
+  y: number;
+}
+
+/** The mat with its shapes in mm: chosen, dragged with catching edges, nudged and turned by keys. */
+export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TableProps) {
+  const edits = useEdits(projectId);
+  const preview = useView((view) => view.preview);
+  const svg = useRef<SVGSVGElement>(null);
+  const [drag, setDrag] = useState<Drag | null>(null);
+  const ground = scene.cloths.find((each) => each.id === cloth.clothId);
   const right = Math.max(sheet.matWidth, ...sheet.shapes.map((shape) => shape.box.x + shape.box.width));
   const bottom = Math.max(sheet.matHeight, ...sheet.shapes.map((shape) => shape.box.y + shape.box.height));
   // Numbers as large as 12 pixels on the smallest screen; the size card says which piece each is.
   const letters = Math.max(right, bottom) / 44;
+  const warned = warnings((preview ?? scene).sheets.find((each) => each.clothId === cloth.clothId && each.number === sheet.number)?.shapes);
+
+  const mm = (event: PointerEvent) => {
+    const matrix = svg.current?.getScreenCTM()?.inverse();
+    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix ?? undefined);
+    return { x: at.x, y: at.y };
+  };
+
+  const wish = (shape: SheetShape, x: number, y: number) =>
+    ({
+      edit: "placeShape",
+      clothId: cloth.clothId,
+      key: shape.key,
+      copy: shape.copy,
+      sheet: sheet.number,
+      x: shape.box.x + x,
+      y: shape.box.y + y,
+    }) as const;
+
+  const move = (event: PointerEvent) => {
+    if (!drag) return;
+    const at = mm(event);
+    const unit = unitOf(sheet, drag.shape);
+    const others = sheet.shapes.filter((shape) => !unit.includes(shape));
+    const by = snapped(
+      boxOf(unit),
+      { x: at.x - drag.startX, y: at.y - drag.startY },
+      others,
+      cloth.usable,
+      cloth.cut.gap ?? 2,
+    );
+    setDrag({ ...drag, ...by });
+    void edits.preview(wish(drag.shape, by.x, by.y));
+  };
+
+  const drop = () => {
+    if (!drag) return;
+    setDrag(null);
+    if (Math.hypot(drag.x, drag.y) < 0.2) {
+      useView.getState().setPreview(null);
+      return;
+    }
+    void edits.edit(wish(drag.shape, drag.x, drag.y));
+  };
+
+  const keys = (event: KeyboardEvent) => {
+    const [shape] = sheet.shapes.filter((each) => chosen.includes(markOf(each)));
+    const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (event.key === "PageDown" || event.key === "PageUp") {
+      const at = sheet.shapes.findIndex((each) => chosen.includes(markOf(each)));
+      const next = sheet.shapes.at((at + (event.key === "PageDown" ? 1 : -1)) % sheet.shapes.length);
+      if (next) choose([markOf(next)]);
+      event.preventDefault();
+    } else if (event.key === "Escape") {
+      setDrag(null);
+      choose([]);
+    } else if (shape && way) {
+      event.preventDefault();
+      void edits.edit(wish(shape, (way[0] ?? 0) * step, (way[1] ?? 0) * step));
+    } else if (shape && event.key.toLowerCase() === "r" && !event.ctrlKey) {
+      void edits.edit({ ...wish(shape, 0, 0), turn: (shape.turn + 90) % 360 });
+    }
+  };
+
   const words = sheet.shapes.map(
     (shape) => `${shape.name} ${shape.box.width.toFixed(1)} by ${shape.box.height.toFixed(1)} mm`,
   );
   return (
-    <div className="min-h-0 flex-1 p-4">
+    <div
+      role="application"
+      tabIndex={0}
+      aria-label={`Mat with ${words.join(", ")}. Page up and down choose a shape, arrows move it, R turns it.`}
+      className="min-h-0 flex-1 p-3"
+      onKeyDown={keys}
+    >
       <svg
+        ref={svg}
         viewBox={`-4 -4 ${right + 8} ${bottom + 8}`}
-        role="img"
-        aria-label={`Mat with ${words.join(", ")}`}
-        className="size-full"
+        className="size-full touch-none"
+        aria-hidden
+        onPointerMove={move}
+        onPointerUp={drop}
+        onPointerCancel={() => setDrag(null)}
+        onPointerDown={(event) => {
+          if (event.target === event.currentTarget) choose([]);
+        }}
       >
-        <defs>
-          <pattern id="mat-grid" width="10" height="10" patternUnits="userSpaceOnUse">
-            <path d="M10 0H0V10" fill="none" stroke="#9dc0b9" strokeWidth="0.25" />
-          </pattern>
-          <pattern id="mat-grid-wide" width="50" height="50" patternUnits="userSpaceOnUse">
-            <path d="M50 0H0V50" fill="none" stroke="#7fa89f" strokeWidth="0.5" />
-          </pattern>
-        </defs>
-        <rect width={sheet.matWidth} height={sheet.matHeight} rx="3" fill="#d6e7e3" />
-        <rect width={sheet.matWidth} height={sheet.matHeight} rx="3" fill="url(#mat-grid)" />
+        <MatGround width={sheet.matWidth} height={sheet.matHeight} />
         <rect
-          width={sheet.matWidth}
-          height={sheet.matHeight}
-          rx="3"
-          fill="url(#mat-grid-wide)"
+          {...cloth.usable}
+          fill={ground?.colour ?? "#ffffff"}
+          fillOpacity={cloth.cut.usableWidth == null ? 0 : 0.25}
           stroke="#1f7a6d"
-          strokeWidth="0.8"
+          strokeWidth="0.5"
+          strokeDasharray="3 2"
         />
-        {sheet.shapes.map((shape, i) => (
-          <g key={`${shape.elementId}.${shape.ordinal}`}>
-            <path
-              d={shape.path}
-              fill={cloth?.colour ?? "#ffffff"}
-              fillRule="evenodd"
-              stroke="#1d2a3a"
-              strokeWidth="0.5"
-            />
+        {cloth.cut.photo ? <MatPicture photo={cloth.cut.photo} /> : null}
+        {sheet.shapes.map((shape, i) => {
+          const moves = drag !== null && shape.unit === drag.shape.unit;
+          const isChosen = chosen.includes(markOf(shape));
+          return (
             <g
-              transform={`translate(${shape.box.x + shape.box.width / 2} ${shape.box.y + shape.box.height / 2})`}
+              key={markOf(shape)}
+              data-shape={shape.name}
+              className="cursor-grab"
+              transform={moves ? `translate(${drag.x} ${drag.y})` : undefined}
+              onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                const mark = markOf(shape);
+                choose(
+                  !event.shiftKey ? [mark]
+                  : isChosen ? chosen.filter((each) => each !== mark)
+                  : [...chosen, mark],
+                );
+                const at = mm(event);
+                setDrag({ shape, startX: at.x, startY: at.y, x: 0, y: 0 });
+              }}
             >
-              <circle r={letters} fill="#ffffff" stroke="#1d2a3a" strokeWidth="0.4" />
-              <text textAnchor="middle" dy="0.35em" fontSize={letters * 1.1} fontWeight="600" fill="#1d2a3a">
-                {i + 1}
-              </text>
+              <path
+                d={shape.path}
+                fill={ground?.colour ?? "#ffffff"}
+                fillOpacity={cloth.cut.photo ? 0.35 : 1}
+                fillRule="evenodd"
+                stroke={warned.has(markOf(shape)) ? "#b3343a" : isChosen ? "#3b4ba3" : "#1d2a3a"}
+                strokeWidth={warned.has(markOf(shape)) || isChosen ? 1.6 : 0.5}
+                strokeDasharray={shape.role === "cut" ? undefined : "2 1.4"}
+              />
+              <path d={shape.marks} fill="none" stroke="#ffffff" strokeWidth="1.1" strokeOpacity="0.8" />
+              <path d={shape.marks} fill="none" stroke="#1d2a3a" strokeWidth="0.45" />
+              <path d={shape.folds} fill="none" stroke="#b3343a" strokeWidth="0.6" strokeDasharray="3 1.5" />
+              <g
+                transform={`translate(${shape.box.x + shape.box.width / 2} ${shape.box.y + shape.box.height / 2})`}
+              >
+                <circle r={letters} fill="#ffffff" stroke="#1d2a3a" strokeWidth="0.4" />
+                <text textAnchor="middle" dy="0.35em" fontSize={letters * 1.1} fontWeight="600" fill="#1d2a3a">
+                  {i + 1}
+                </text>
+              </g>
             </g>
+          );
+        })}
+        {drag === null
+          ? sheet.shapes
+              .filter((shape) => chosen.includes(markOf(shape)))
+              .map((shape) => <MarginLine key={markOf(shape)} projectId={projectId} scene={scene} shape={shape} />)
+          : null}
+        {cloth.mirrorReason ? (
+          <g transform={`translate(${sheet.matWidth - 6} ${sheet.matHeight - 4})`}>
+            <text textAnchor="end" fontSize={letters * 1.15} fontWeight="600" fill="#b3343a">
+              ⇋ mirrored: {cloth.mirrorReason}
+            </text>
           </g>
-        ))}
-        {sheet.isMirrored ? (
-          <text
-            x={sheet.matWidth - 6}
-            y={sheet.matHeight - 6}
-            textAnchor="end"
-            fontSize="9"
-            fontWeight="600"
-            fill="#b3343a"
-          >
-            mirrored: cloth face down
-          </text>
         ) : null}
       </svg>
     </div>
   );
+}
+
+/** The shapes that lie too near to others. */
+function warnings(shapes: SheetShape[] | undefined): Set<string> {
+  return new Set((shapes ?? []).filter((shape) => shape.meetsOther).map(markOf));
 }

@@ -3,7 +3,7 @@ import { useEdits } from "../../api/edits";
 import { useForm } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { useView } from "../../state/view";
-import { EdgeMatchChart } from "./EdgeMatchChart";
+import { EdgeMatchChart } from "../../parts/EdgeMatchChart";
 import type { ClothProps } from "./elementProps";
 import { wallEvents } from "./wallEvents";
 

@@ -1,5 +1,5 @@
-import type { EdgeMatch, Unit } from "../../api/client";
-import { withUnit } from "../../state/lengths";
+import type { EdgeMatch, Unit } from "../api/client";
+import { withUnit } from "../state/lengths";
 
 interface Props {
   match: EdgeMatch;

@@ -1,0 +1,279 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.IO.Compression;
+using System.Text;
+using System.Text.RegularExpressions;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Files.CutFiles;
+
+/// <summary>A page of a PDF with the lines that are stroked on it.</summary>
+/// <param name="Width">mm.</param>
+/// <param name="Height">mm.</param>
+/// <param name="Lines">Each stroked line, mm from the page's top left, with its width in points.</param>
+public sealed record PdfCutPage(double Width, double Height, ImmutableArray<PdfStroke> Lines);
+
+/// <summary>A stroked line.</summary>
+public sealed record PdfStroke(Contour Contour, bool IsClosed, double Width);
+
+/// <summary>Reads the stroked lines of PDFs back that were written here: pages, transforms, line widths, paths.</summary>
+public static partial class PdfCutReader
+{
+    private const double MmPerPoint = 25.4 / 72;
+
+    private const RegexOptions Plain =
+        RegexOptions.NonBacktracking | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant;
+
+    /// <returns>The pages, or "cut-file-…" with a sentence.</returns>
+    public static Result<ImmutableArray<PdfCutPage>> Read(byte[] file)
+    {
+        var text = Encoding.Latin1.GetString(file);
+        if (
+            !text.StartsWith("%PDF", StringComparison.Ordinal)
+            || !text.TrimEnd().EndsWith("%%EOF", StringComparison.Ordinal)
+        )
+        {
+            return new Refusal("cut-file-broken", "file", "This file is not a whole PDF.");
+        }
+        var objects = Objects()
+            .Matches(text)
+            .GroupBy(match => match.Groups["id"].Value, StringComparer.Ordinal)
+            .ToDictionary(same => same.Key, same => same.First(), StringComparer.Ordinal);
+        var pages = ImmutableArray.CreateBuilder<PdfCutPage>();
+        foreach (var id in PageIds(text))
+        {
+            if (!objects.TryGetValue(id, out var page))
+            {
+                return new Refusal("cut-file-broken", $"object {id}", $"A page of this PDF is missing (object {id}).");
+            }
+            var dictionary = Body(text, page);
+            var box = MediaBox().Match(dictionary);
+            var contents = Contents().Match(dictionary);
+            if (!box.Success || !contents.Success || !objects.TryGetValue(contents.Groups["id"].Value, out var stream))
+            {
+                return new Refusal(
+                    "cut-file-broken",
+                    $"object {id}",
+                    $"A page of this PDF can't be read (object {id})."
+                );
+            }
+            var (width, height) = (Number(box.Groups["width"].Value), Number(box.Groups["height"].Value));
+            pages.Add(
+                new PdfCutPage(
+                    width * MmPerPoint,
+                    height * MmPerPoint,
+                    new PdfStrokes(height, Widths(text, dictionary, objects)).Of(
+                        Encoding.Latin1.GetString(Unpacked(file, text, stream))
+                    )
+                )
+            );
+        }
+        return pages.ToImmutable();
+    }
+
+    /// <summary>The line widths that a page's graphics states set, by their names.</summary>
+    private static Dictionary<string, double> Widths(string text, string page, Dictionary<string, Match> objects) =>
+        States()
+            .Matches(page)
+            .Where(state => objects.ContainsKey(state.Groups["id"].Value))
+            .Select(state =>
+                (Name: state.Groups["name"].Value, Width: Width().Match(Body(text, objects[state.Groups["id"].Value])))
+            )
+            .Where(state => state.Width.Success)
+            .ToDictionary(
+                state => state.Name,
+                state => Number(state.Width.Groups["width"].Value),
+                StringComparer.Ordinal
+            );
+
+    private static IEnumerable<string> PageIds(string text) =>
+        Kids()
+            .Matches(text)
+            .SelectMany(match => Reference().Matches(match.Groups["ids"].Value))
+            .Select(match => match.Groups["id"].Value);
+
+    private static string Body(string text, Match start)
+    {
+        var end = text.IndexOf("endobj", start.Index, StringComparison.Ordinal);
+        return text[start.Index..(end < 0 ? text.Length : end)];
+    }
+
+    private static byte[] Unpacked(byte[] file, string text, Match start)
+    {
+        var at = text.IndexOf("stream", start.Index, StringComparison.Ordinal) + "stream".Length;
+        at += text[at] == '\r' ? 2 : 1;
+        var end = text.IndexOf("endstream", at, StringComparison.Ordinal);
+        var dictionary = text[start.Index..at];
+        if (!dictionary.Contains("FlateDecode", StringComparison.Ordinal))
+        {
+            return file[at..end];
+        }
+        using var packed = new ZLibStream(new MemoryStream(file, at, end - at), CompressionMode.Decompress);
+        using var plain = new MemoryStream();
+        packed.CopyTo(plain);
+        return plain.ToArray();
+    }
+
+    internal static double Number(string text) => double.Parse(text, NumberStyles.Float, CultureInfo.InvariantCulture);
+
+    [GeneratedRegex(@"^(?<id>[0-9]+) 0 obj\b", Plain | RegexOptions.Multiline)]
+    private static partial Regex Objects();
+
+    [GeneratedRegex(@"/Kids \[(?<ids>[^\]]*)\]", Plain)]
+    private static partial Regex Kids();
+
+    [GeneratedRegex(@"(?<id>[0-9]+) 0 R", Plain)]
+    private static partial Regex Reference();
+
+    [GeneratedRegex(@"/MediaBox \[0 0 (?<width>[0-9.]+) (?<height>[0-9.]+)\]", Plain)]
+    private static partial Regex MediaBox();
+
+    [GeneratedRegex(@"(?<name>/G[0-9]+) (?<id>[0-9]+) 0 R", Plain)]
+    private static partial Regex States();
+
+    [GeneratedRegex(@"/LW (?<width>[0-9.]+)", Plain)]
+    private static partial Regex Width();
+
+    [GeneratedRegex(@"/Contents (?<id>[0-9]+) 0 R", Plain)]
+    private static partial Regex Contents();
+}
+
+/// <summary>Walks through a page's operators.</summary>
+/// <param name="pageHeight">Points.</param>
+/// <param name="widths">Line widths of the page's graphics states.</param>
+internal sealed class PdfStrokes(double pageHeight, IReadOnlyDictionary<string, double> widths)
+{
+    private const double MmPerPoint = 25.4 / 72;
+
+    private readonly ImmutableArray<PdfStroke>.Builder _found = ImmutableArray.CreateBuilder<PdfStroke>();
+    private readonly Stack<(Affine Map, double Width)> _kept = [];
+    private readonly List<double> _numbers = [];
+    private readonly List<(List<Curve> Curves, bool IsClosed)> _paths = [];
+    private Affine _map = Affine.Identity;
+    private double _width = 1;
+    private Point _at;
+    private string _name = "";
+
+    internal ImmutableArray<PdfStroke> Of(string content)
+    {
+        foreach (var word in content.Split([' ', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries))
+        {
+            if (double.TryParse(word, NumberStyles.Float, CultureInfo.InvariantCulture, out var number))
+            {
+                _numbers.Add(number);
+                continue;
+            }
+            if (word.StartsWith('/'))
+            {
+                _name = word;
+                continue;
+            }
+            Do(word);
+            _numbers.Clear();
+        }
+        return _found.ToImmutable();
+    }
+
+    private void Do(string word)
+    {
+        switch (word)
+        {
+            case "q":
+                _kept.Push((_map, _width));
+                break;
+            case "Q" when _kept.Count > 0:
+                (_map, _width) = _kept.Pop();
+                break;
+            case "cm" when _numbers.Count == 6:
+                _map = new Affine(_numbers[0], _numbers[1], _numbers[2], _numbers[3], _numbers[4], _numbers[5]).Then(
+                    _map
+                );
+                break;
+            case "gs":
+                _width = widths.GetValueOrDefault(_name, _width);
+                break;
+            case "w" when _numbers.Count == 1:
+                _width = _numbers[0];
+                break;
+            case "m" when _numbers.Count == 2:
+                _at = Place(0);
+                _paths.Add(([], false));
+                break;
+            case "l" when _numbers.Count == 2:
+                To(Curve.Line(_at, Place(0)));
+                break;
+            case "c" when _numbers.Count == 6:
+                To(Curve.Cubic(_at, Place(0), Place(2), Place(4)));
+                break;
+            case "v" when _numbers.Count == 4:
+                To(Curve.Cubic(_at, _at, Place(0), Place(2)));
+                break;
+            case "y" when _numbers.Count == 4:
+                To(Curve.Cubic(_at, Place(0), Place(2), Place(2)));
+                break;
+            case "re" when _numbers.Count == 4:
+                Rectangle();
+                break;
+            case "h" when _paths.Count > 0:
+                Close();
+                break;
+            case "S":
+                Stroke();
+                break;
+            case "s":
+                Close();
+                Stroke();
+                break;
+            case "n" or "f" or "f*":
+                _paths.Clear();
+                break;
+        }
+    }
+
+    private void Rectangle()
+    {
+        var (x, y, w, h) = (_numbers[0], _numbers[1], _numbers[2], _numbers[3]);
+        Point[] corners = [Mm(x, y), Mm(x + w, y), Mm(x + w, y + h), Mm(x, y + h)];
+        _paths.Add(([.. Contour.Polygon(corners).Curves], true));
+        _at = corners[0];
+    }
+
+    private Point Place(int from) => Mm(_numbers[from], _numbers[from + 1]);
+
+    private Point Mm(double x, double y)
+    {
+        var at = _map.Apply(new Point(x, y));
+        return new Point(at.X * MmPerPoint, (pageHeight - at.Y) * MmPerPoint);
+    }
+
+    private void To(Curve curve)
+    {
+        if (_paths.Count > 0)
+        {
+            _paths[^1].Curves.Add(curve);
+        }
+        _at = curve.End;
+    }
+
+    private void Close()
+    {
+        var (curves, _) = _paths[^1];
+        if (curves.Count > 0 && curves[^1].End.DistanceTo(curves[0].Start) > Tolerance.Same)
+        {
+            curves.Add(Curve.Line(curves[^1].End, curves[0].Start));
+        }
+        _paths[^1] = (curves, true);
+    }
+
+    private void Stroke()
+    {
+        var scale = Math.Sqrt(Math.Abs((_map.A * _map.D) - (_map.B * _map.C)));
+        _found.AddRange(
+            _paths
+                .Where(path => path.Curves.Count > 0)
+                .Select(path => new PdfStroke(new Contour([.. path.Curves]), path.IsClosed, _width * scale))
+        );
+        _paths.Clear();
+    }
+}
