@@ -68,6 +68,13 @@ public sealed record CutSheet(
     /// <summary>The box that all shapes take on the mat, mm.</summary>
     public Box Bounds() => Shapes.Aggregate(Box.Empty, (box, placed) => box.Union(placed.Outline.Bounds()));
 
+    /// <summary>The two shapes of a meeting, by name.</summary>
+    public string NamesOf(Meeting meeting)
+    {
+        var (first, second) = (Shapes[meeting.First].Shape.Name, Shapes[meeting.Second].Shape.Name);
+        return first == second ? $"two copies of {first}" : $"{first} and {second}";
+    }
+
     /// <summary>True when every shape lies where the cloth is and the mat's margin ends.</summary>
     public bool Fits => Setup.IsByHand || Setup.Usable.Contains(Bounds(), Tolerance.Quantum);
 }

@@ -71,11 +71,10 @@ internal sealed class MatCheck : ICheck
     private static IEnumerable<Finding> Meetings(CutSheet sheet, Project project) =>
         sheet.Meetings.Select(meeting =>
         {
-            var (first, second) = (sheet.Shapes[meeting.First].Shape, sheet.Shapes[meeting.Second].Shape);
             return Found(
-                first,
+                sheet.Shapes[meeting.First].Shape,
                 project,
-                $"On sheet {sheet.Number} of {sheet.Cloth.Name}, {first.Name} and {second.Name} overlap or lie nearer to each other than "
+                $"On sheet {sheet.Number} of {sheet.Cloth.Name}, {sheet.NamesOf(meeting)} overlap or lie nearer to each other than "
                     + $"{SheetPlanner.LeastGap:0} mm: the knife spoils one of them. Move one, or lay the cloth out again."
             ) with
             {

@@ -8,7 +8,13 @@ internal static class CutNames
     /// <summary>A name that XML takes as an id: letters, figures and hyphens, a letter first.</summary>
     internal static string Id(string name)
     {
-        var plain = new string([.. name.Trim().ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
+        var plain = string.Join(
+            '-',
+            new string([.. name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(
+                ' ',
+                StringSplitOptions.RemoveEmptyEntries
+            )
+        );
         return plain.Length > 0 && char.IsAsciiLetter(plain[0]) ? plain : "shape-" + plain;
     }
 

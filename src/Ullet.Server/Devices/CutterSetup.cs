@@ -19,7 +19,8 @@ public sealed record CutterSetup
     /// <summary>True when the device is told to mirror what it reads.</summary>
     public bool? Mirror { get; init; }
 
-    public CutMaterial? Material { get; init; }
+    /// <summary>A kind of cloth, or film; see <see cref="CutMaterial"/>.</summary>
+    public string? Material { get; init; }
 
     /// <summary>The name of the cloth on the mat; a file for another one is refused.</summary>
     public string? Cloth { get; init; }
@@ -51,12 +52,23 @@ public sealed record CutterSetup
         ?? Of(Speed, 1, 500, "mm/s", "The speed", "speed")
         ?? Of(Passes, 1, 6, "", "The number of passes", "passes")
         ?? Of(Metres, 0, 10_000, "m", "What the blade has cut", "metres")
-        ?? Of(Already, 0, 5, "mm", "What was cut before", "already");
+        ?? Of(Already, 0, 5, "mm", "What was cut before", "already")
+        ?? (
+            Material is null || MaterialOf(Material) is not null
+                ? null
+                : new Refusal(
+                    "material-unknown",
+                    "material",
+                    $"The stand-in cutter does not know the material \"{Material}\"; it knows "
+                        + string.Join(", ", Enum.GetNames<CutMaterial>())
+                        + "."
+                )
+        );
 
     /// <summary>The blade; without a depth, one that goes through everything.</summary>
     internal BladeModel Blade =>
         new(
-            Material ?? CutMaterial.WovenCotton,
+            MaterialOf(Material) ?? CutMaterial.WovenCotton,
             Cloth ?? "",
             Depth ?? CutProfiles.Cotton.Depth,
             Pressure ?? CutProfiles.Cotton.Pressure,
@@ -64,6 +76,11 @@ public sealed record CutterSetup
             Metres ?? 0,
             Already ?? 0
         );
+
+    private static CutMaterial? MaterialOf(string? name) =>
+        Enum.TryParse<CutMaterial>(name, ignoreCase: true, out var material) && !char.IsDigit(name![0])
+            ? material
+            : null;
 
     private static Refusal? Of(double? value, double least, double most, string unit, string what, string place) =>
         value is { } given ? Limits.CheckRange(given, least, most, unit, what, place) : null;

@@ -58,7 +58,9 @@ internal static class FormDtos
             [
                 .. matches
                     .Where(pair => pair.Work != worst)
-                    .SelectMany(pair => pair.Match.Margins.Select(margin => Margin(margin, pair.Match, pair.Work.Part.Ordinal))),
+                    .SelectMany(pair =>
+                        pair.Match.Margins.Select(margin => Margin(margin, pair.Match, pair.Work.Part.Ordinal))
+                    ),
             ],
             match.Holds
                 ? []
@@ -72,5 +74,14 @@ internal static class FormDtos
     }
 
     private static MarginDto Margin(EdgeMargin margin, EdgeMatch match, int ordinal) =>
-        new(margin.At.X, margin.At.Y, margin.Ring, margin.Along, margin.Bite, margin.Beyond, match.Spare(margin), ordinal);
+        new(
+            margin.At.X,
+            margin.At.Y,
+            margin.Ring,
+            margin.Along,
+            margin.Bite,
+            margin.Beyond,
+            match.Spare(margin),
+            ordinal
+        );
 }

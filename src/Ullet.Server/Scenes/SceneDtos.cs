@@ -311,7 +311,16 @@ public sealed record EdgeMatchDto(
 /// <param name="Beyond">Cover outside it; null for a line that hides none.</param>
 /// <param name="Spare">How much more there is than wanted; below 0 where something is missing.</param>
 /// <param name="Ordinal">Which piece of cloth of the element.</param>
-public sealed record MarginDto(double X, double Y, int Ring, double Along, double Bite, double? Beyond, double Spare, int Ordinal);
+public sealed record MarginDto(
+    double X,
+    double Y,
+    int Ring,
+    double Along,
+    double Bite,
+    double? Beyond,
+    double Spare,
+    int Ordinal
+);
 
 /// <summary>A change that makes the edge match hold.</summary>
 public sealed record EdgeMendDto(string Label, EdgeNumber Number, double Value);

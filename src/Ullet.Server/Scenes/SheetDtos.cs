@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
+using Ullet.Server.Devices;
 
 namespace Ullet.Server.Scenes;
 
@@ -21,6 +23,8 @@ namespace Ullet.Server.Scenes;
 /// <param name="Layout">How its shapes come to their places.</param>
 /// <param name="LayoutWords">The same in a sentence.</param>
 /// <param name="Sheets">How many sheets it has.</param>
+/// <param name="UsualTolerances">How exact cutter and hands are taken to be where nothing was measured.</param>
+/// <param name="Material">What the stand-in cutter takes it for.</param>
 public sealed record ClothCutDto(
     string ClothId,
     string Name,
@@ -34,7 +38,9 @@ public sealed record ClothCutDto(
     bool IsByHand,
     SheetLayout Layout,
     string LayoutWords,
-    int Sheets
+    int Sheets,
+    EdgeTolerances UsualTolerances,
+    CutMaterial Material
 );
 
 /// <summary>One mat with its shapes.</summary>
@@ -143,11 +149,7 @@ internal static class SheetDtos
             sheet.MatHeight,
             sheet.IsMirrored,
             sheet.Fits,
-            [
-                .. sheet.Meetings.Select(pair =>
-                    $"{sheet.Shapes[pair.First].Shape.Name} and {sheet.Shapes[pair.Second].Shape.Name} overlap or nearly touch."
-                ),
-            ],
+            [.. sheet.Meetings.Select(pair => Capital($"{sheet.NamesOf(pair)} overlap or nearly touch."))],
             Size(SizeReading.Of(sheet.Bounds())),
             [.. sheet.Shapes.Select((placed, i) => Shape(placed, met.Contains(i)))]
         );
@@ -169,7 +171,11 @@ internal static class SheetDtos
             setup.IsByHand,
             sheet.Layout,
             Words(sheet),
-            sheet.Count
+            sheet.Count,
+            UsualTolerances.Of(setup.Cloth),
+            setup.Profile.Name == CutProfiles.Film.Name
+                ? CutMaterial.Film
+                : Enum.Parse<CutMaterial>(setup.Cloth.Kind.ToString())
         );
     }
 
@@ -205,6 +211,8 @@ internal static class SheetDtos
             Size(SizeReading.Of(box))
         );
     }
+
+    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 
     private static string Lines(PlacedShape placed, CutRole role) =>
         string.Concat(

@@ -1,6 +1,7 @@
 import { Navigate, Route, Routes } from "react-router";
 import { ProjectFrame } from "./frame/ProjectFrame";
 import { MessageBar } from "./parts/MessageBar";
+import { CutterRoom } from "./rooms/cutter/CutterRoom";
 import { CuttingTable } from "./rooms/cutting/CuttingTable";
 import { PacketRoom } from "./rooms/packet/PacketRoom";
 import { RehearsalRoom } from "./rooms/rehearsal/RehearsalRoom";
@@ -19,6 +20,7 @@ export function App() {
           <Route path="wall" element={<WallRoom />} />
           <Route path="run-sheet" element={<RunSheetRoom />} />
           <Route path="cutting" element={<CuttingTable />} />
+          <Route path="cutting/dry-run" element={<CutterRoom />} />
           <Route path="rehearsal" element={<RehearsalRoom />} />
           <Route path="packet" element={<PacketRoom />} />
         </Route>

@@ -14,7 +14,14 @@ export function MatGround({ width, height }: { width: number; height: number }) 
       </defs>
       <rect width={width} height={height} rx="3" fill="#d6e7e3" />
       <rect width={width} height={height} rx="3" fill="url(#mat-grid)" />
-      <rect width={width} height={height} rx="3" fill="url(#mat-grid-wide)" stroke="#1f7a6d" strokeWidth="0.8" />
+      <rect
+        width={width}
+        height={height}
+        rx="3"
+        fill="url(#mat-grid-wide)"
+        stroke="#1f7a6d"
+        strokeWidth="0.8"
+      />
     </>
   );
 }
@@ -26,6 +33,12 @@ export const photoAddress = (picture: string) =>
 /** A photo of printed cloth on the mat, at its true size. */
 export function MatPicture({ photo }: { photo: MatPhoto }) {
   return (
-    <image href={photoAddress(photo.picture)} x={photo.x} y={photo.y} width={photo.width} preserveAspectRatio="xMinYMin" />
+    <image
+      href={photoAddress(photo.picture)}
+      x={photo.x}
+      y={photo.y}
+      width={photo.width}
+      preserveAspectRatio="xMinYMin"
+    />
   );
 }

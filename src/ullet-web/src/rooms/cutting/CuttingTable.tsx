@@ -40,15 +40,17 @@ export function CuttingTable() {
         <ClothTabs
           scene={scene}
           chosen={cloth.clothId}
-          outdated={
-            new Set(exports.filter((each) => !each.isCurrent).map((each) => each.clothId))
-          }
+          outdated={new Set(exports.filter((each) => !each.isCurrent).map((each) => each.clothId))}
           onChosen={(clothId) => {
             setAt({ clothId, sheet: 1 });
             setChosen([]);
           }}
         />
-        <SheetBar {...room} sheets={sheets} onSheet={(number) => setAt({ clothId: cloth.clothId, sheet: number })} />
+        <SheetBar
+          {...room}
+          sheets={sheets}
+          onSheet={(number) => setAt({ clothId: cloth.clothId, sheet: number })}
+        />
         <Mat {...room} />
         <div className="flex shrink-0 items-center gap-4 border-t border-line bg-white px-4 py-2.5">
           {cloth.isByHand ? (
@@ -59,14 +61,14 @@ export function CuttingTable() {
             <>
               <Link
                 className={buttonClass("main")}
-                to={`/p/${id}/cutter?cloth=${cloth.clothId}&sheet=${sheet.number}`}
+                to={`/p/${id}/cutting/dry-run?cloth=${cloth.clothId}&sheet=${sheet.number}`}
               >
                 <Scissors size={16} aria-hidden />
                 Dry run
               </Link>
               <p className="text-[14px] text-muted">
-                The stand-in cutter takes the exported file: lay the cloth, go round the frame, test the blade,
-                and see what is cut free, before real cloth is.
+                The stand-in cutter takes the exported file: lay the cloth, go round the frame, test the
+                blade, and see what is cut free, before real cloth is.
               </p>
             </>
           )}

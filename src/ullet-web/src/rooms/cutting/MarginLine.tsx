@@ -16,12 +16,16 @@ export function MarginLine({ projectId, scene, shape }: Props) {
   const match = useForm(projectId, known ? shape.elementId : null, scene.head).data?.edgeMatch;
   if (!known || !match) return null;
   const own = [...match.margins, ...match.elsewhere].filter((margin) => margin.ordinal === shape.ordinal);
-  const worst = own.reduce<Margin | null>((least, margin) => (!least || margin.spare < least.spare ? margin : least), null);
+  const worst = own.reduce<Margin | null>(
+    (least, margin) => (!least || margin.spare < least.spare ? margin : least),
+    null,
+  );
   const place = (margin: Margin) => onMat(margin, shape.toMat);
   const lines = { holds: "", fails: "" };
   own.forEach((margin, i) => {
     const last = own[i - 1];
-    if (!last || last.ring !== margin.ring || Math.hypot(margin.x - last.x, margin.y - last.y) > JOINED) return;
+    if (!last || last.ring !== margin.ring || Math.hypot(margin.x - last.x, margin.y - last.y) > JOINED)
+      return;
     const [a, b] = [place(last), place(margin)];
     lines[margin.spare < 0 || last.spare < 0 ? "fails" : "holds"] += `M${a.x} ${a.y}L${b.x} ${b.y}`;
   });
@@ -33,7 +37,13 @@ export function MarginLine({ projectId, scene, shape }: Props) {
       {ring ? (
         <>
           <circle cx={ring.x} cy={ring.y} r="4" stroke="#ffffff" strokeWidth="2.6" />
-          <circle cx={ring.x} cy={ring.y} r="4" stroke={match.holds ? "#d98a00" : "#b3343a"} strokeWidth="1.3" />
+          <circle
+            cx={ring.x}
+            cy={ring.y}
+            r="4"
+            stroke={match.holds ? "#d98a00" : "#b3343a"}
+            strokeWidth="1.3"
+          />
         </>
       ) : null}
     </g>

@@ -26,7 +26,10 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
   const bottom = Math.max(sheet.matHeight, ...sheet.shapes.map((shape) => shape.box.y + shape.box.height));
   // Numbers as large as 12 pixels on the smallest screen; the size card says which piece each is.
   const letters = Math.max(right, bottom) / 44;
-  const warned = warnings((preview ?? scene).sheets.find((each) => each.clothId === cloth.clothId && each.number === sheet.number)?.shapes);
+  const warned = warnings(
+    (preview ?? scene).sheets.find((each) => each.clothId === cloth.clothId && each.number === sheet.number)
+      ?.shapes,
+  );
 
   const mm = (event: PointerEvent) => {
     const matrix = svg.current?.getScreenCTM()?.inverse();
@@ -124,7 +127,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
           strokeDasharray="3 2"
         />
         {cloth.cut.photo ? <MatPicture photo={cloth.cut.photo} /> : null}
-        {sheet.shapes.map((shape, i) => {
+        {sheet.shapes.map((shape) => {
           const moves = drag !== null && shape.unit === drag.shape.unit;
           const isChosen = chosen.includes(markOf(shape));
           return (
@@ -137,9 +140,11 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
                 event.currentTarget.setPointerCapture(event.pointerId);
                 const mark = markOf(shape);
                 choose(
-                  !event.shiftKey ? [mark]
-                  : isChosen ? chosen.filter((each) => each !== mark)
-                  : [...chosen, mark],
+                  !event.shiftKey
+                    ? [mark]
+                    : isChosen
+                      ? chosen.filter((each) => each !== mark)
+                      : [...chosen, mark],
                 );
                 const at = mm(event);
                 setDrag({ shape, startX: at.x, startY: at.y, x: 0, y: 0 });
@@ -157,22 +162,28 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
               <path d={shape.marks} fill="none" stroke="#ffffff" strokeWidth="1.1" strokeOpacity="0.8" />
               <path d={shape.marks} fill="none" stroke="#1d2a3a" strokeWidth="0.45" />
               <path d={shape.folds} fill="none" stroke="#b3343a" strokeWidth="0.6" strokeDasharray="3 1.5" />
-              <g
-                transform={`translate(${shape.box.x + shape.box.width / 2} ${shape.box.y + shape.box.height / 2})`}
-              >
-                <circle r={letters} fill="#ffffff" stroke="#1d2a3a" strokeWidth="0.4" />
-                <text textAnchor="middle" dy="0.35em" fontSize={letters * 1.1} fontWeight="600" fill="#1d2a3a">
-                  {i + 1}
-                </text>
-              </g>
             </g>
           );
         })}
         {drag === null
           ? sheet.shapes
-              .filter((shape) => chosen.includes(markOf(shape)))
-              .map((shape) => <MarginLine key={markOf(shape)} projectId={projectId} scene={scene} shape={shape} />)
+              .filter((shape) => chosen.includes(markOf(shape)) && !shape.meetsOther)
+              .map((shape) => (
+                <MarginLine key={markOf(shape)} projectId={projectId} scene={scene} shape={shape} />
+              ))
           : null}
+        {sheet.shapes.map((shape, i) => (
+          <g
+            key={markOf(shape)}
+            pointerEvents="none"
+            transform={`translate(${shape.box.x + (drag?.shape.unit === shape.unit ? drag.x : 0)} ${shape.box.y + (drag?.shape.unit === shape.unit ? drag.y : 0)})`}
+          >
+            <circle r={letters * 0.8} fill="#ffffff" stroke="#1d2a3a" strokeWidth="0.4" />
+            <text textAnchor="middle" dy="0.35em" fontSize={letters} fontWeight="600" fill="#1d2a3a">
+              {i + 1}
+            </text>
+          </g>
+        ))}
         {cloth.mirrorReason ? (
           <g transform={`translate(${sheet.matWidth - 6} ${sheet.matHeight - 4})`}>
             <text textAnchor="end" fontSize={letters * 1.15} fontWeight="600" fill="#b3343a">

@@ -89,11 +89,12 @@ export function SheetBar(props: Props) {
           </Button>
         ) : null}
       </div>
-      {[...sheet.meetings, ...(sheet.fits ? [] : ["A shape reaches past the cloth or the mat’s margin."])].map(
-        (words) => (
-          <Trouble key={words} words={words} />
-        ),
-      )}
+      {[
+        ...sheet.meetings,
+        ...(sheet.fits ? [] : ["A shape reaches past the cloth or the mat’s margin."]),
+      ].map((words) => (
+        <Trouble key={words} words={words} />
+      ))}
       {outdated.length > 0 ? (
         <Trouble
           words={`Out of date: ${outdated.map((each) => each.name).join(", ")}. What is cut has changed since; save it again.`}

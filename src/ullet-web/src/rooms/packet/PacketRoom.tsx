@@ -1,9 +1,10 @@
-import { Download, FileImage, FileText, FolderArchive, Scissors, Spool } from "lucide-react";
+import { Download, FileImage, FileText, FolderArchive, Spool } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { useScene } from "../../api/queries";
 import { buttonClass } from "../../parts/Button";
 import { duration, sizeText } from "../../state/lengths";
+import { CutRows } from "./CutRows";
 
 /** What the project hands over. */
 export function PacketRoom() {
@@ -79,17 +80,7 @@ export function PacketRoom() {
                 isStopped={isStopped}
               />
             ))}
-            {scene.sheets.map((sheet) => (
-              <FileRow
-                key={sheet.clothId}
-                icon={<Scissors size={22} aria-hidden />}
-                name={`Cut file, ${sheet.clothName}`}
-                facts={sheet.shapes
-                  .map((shape) => `${shape.name} ${sizeText(shape.box.width, shape.box.height, scene.unit)}`)
-                  .join("; ")}
-                href={`${files}/cut.svg?cloth=${sheet.clothId}`}
-              />
-            ))}
+            <CutRows projectId={id} scene={scene} />
             <FileRow
               icon={<FileText size={22} aria-hidden />}
               name="Instruction sheet"

@@ -1,6 +1,6 @@
 import { Download } from "lucide-react";
 import { buttonClass } from "../../parts/Button";
-import { inches, sizeText } from "../../state/lengths";
+import { sizeText } from "../../state/lengths";
 import type { ClothProps } from "./elementProps";
 
 /** What is cut for this piece, at which size. */
@@ -12,7 +12,7 @@ export function CutFacts({ projectId, scene, element }: ClothProps) {
   return (
     <>
       <p>
-        {shape.isTemplate
+        {shape.kind === "template"
           ? `A rough piece of ${sheet.clothName}, ${shape.allowance.toFixed(0)} mm larger all round; it is trimmed in the hoop.`
           : `The exact piece of ${sheet.clothName}, as large as the placement line.`}
       </p>
@@ -24,8 +24,7 @@ export function CutFacts({ projectId, scene, element }: ClothProps) {
       <p className="text-[14px]" hidden={shapes.length > 1}>
         {sizeText(shape.box.width, shape.box.height, "millimetre")}
         <span className="block text-muted">
-          {inches(shape.box.width)} × {inches(shape.box.height)} in · at least {shape.widthSixteenths} ×{" "}
-          {shape.heightSixteenths}
+          {shape.size.inches} in · at least {shape.size.sixteenths}
         </span>
       </p>
       <a

@@ -1,0 +1,158 @@
+import { FolderOpen } from "lucide-react";
+import type { ReactNode } from "react";
+import type { ClothCut, Scene } from "../../api/client";
+import { Button, buttonClass } from "../../parts/Button";
+import { Choice } from "../../parts/Choice";
+import { LengthField } from "../../parts/LengthField";
+import { NumberField } from "../../parts/NumberField";
+import { CutterReport } from "./CutterReport";
+import type { Corner, Cutter } from "./useCutter";
+
+interface Props {
+  scene: Scene;
+  cloth: ClothCut;
+  cutter: Cutter;
+}
+
+/** The five steps at a cutter, in their order. */
+export function CutterSteps({ scene, cloth, cutter }: Props) {
+  const { file, read, setting, test, busy, stage } = cutter;
+  const isMoving = stage.doing === "frame" || stage.doing === "cutting";
+  return (
+    <ol className="divide-y divide-line">
+      <Step number={1} title="Load the mat">
+        <div className="flex flex-wrap gap-2">
+          <Button disabled={busy || isMoving} onClick={() => void cutter.take("svg")}>
+            Take SVG
+          </Button>
+          <Button disabled={busy || isMoving} onClick={() => void cutter.take("dxf")}>
+            Take DXF
+          </Button>
+          <label
+            className={`${buttonClass("plain")} cursor-pointer focus-within:ring-2 focus-within:ring-indigo`}
+          >
+            <FolderOpen size={15} aria-hidden />
+            Open a cut file
+            <input
+              type="file"
+              accept=".svg,.dxf"
+              className="sr-only"
+              disabled={isMoving}
+              onChange={(event) => {
+                const chosen = event.target.files?.[0];
+                event.target.value = "";
+                if (chosen)
+                  void chosen.arrayBuffer().then((bytes) => cutter.load({ name: chosen.name, bytes }));
+              }}
+            />
+          </label>
+        </div>
+        <p className="text-[14px]">
+          {file && read ? (
+            <>
+              <strong>{file.name}</strong>: frame {read.frame.width.toFixed(1)} ×{" "}
+              {read.frame.height.toFixed(1)} mm, {read.lines.length}{" "}
+              {read.lines.length === 1 ? "line" : "lines"}.
+              {read.mirrored ? ` Mirrored already: ${read.mirrored}.` : " Not mirrored."}
+            </>
+          ) : (
+            `${cloth.name} lies on the mat. Put in the file as it was exported.`
+          )}
+        </p>
+      </Step>
+      <Step number={2} title="Place the material">
+        <div className="grid grid-cols-2 gap-2">
+          <LengthField
+            label="From the left edge"
+            value={setting.x}
+            unit={scene.unit}
+            disabled={isMoving}
+            onTyped={(x) => void cutter.change({ x })}
+          />
+          <LengthField
+            label="From the top edge"
+            value={setting.y}
+            unit={scene.unit}
+            disabled={isMoving}
+            onTyped={(y) => void cutter.change({ y })}
+          />
+        </div>
+        <label className="flex items-center gap-2 text-[14px]">
+          <input
+            type="checkbox"
+            className="size-4 accent-indigo"
+            checked={setting.mirror}
+            disabled={isMoving}
+            onChange={(event) => void cutter.change({ mirror: event.target.checked })}
+          />
+          The cutter mirrors what it reads
+        </label>
+        {read?.warnings.map((words) => (
+          <p key={words} className="text-[14px] font-semibold text-madder">
+            {words}
+          </p>
+        ))}
+      </Step>
+      <Step number={3} title="Go round the frame">
+        <Button disabled={!read || busy || isMoving} onClick={cutter.goRound}>
+          Go round, blade up
+        </Button>
+      </Step>
+      <Step number={4} title="Test cut">
+        <div className="grid grid-cols-[1fr_0.8fr_1.4fr] gap-2">
+          <LengthField
+            label="Depth"
+            value={setting.depth}
+            unit={scene.unit}
+            onTyped={(depth) => void cutter.change({ depth })}
+          />
+          <NumberField
+            label="Passes"
+            digits={0}
+            value={setting.passes}
+            onTyped={(passes) => void cutter.change({ passes: Math.round(passes) })}
+          />
+          <Choice
+            label="Corner"
+            value={setting.corner}
+            options={[
+              { value: "topLeft", label: "top left" },
+              { value: "topRight", label: "top right" },
+              { value: "bottomLeft", label: "bottom left" },
+              { value: "bottomRight", label: "bottom right" },
+            ]}
+            onChosen={(corner) => void cutter.change({ corner: corner as Corner })}
+          />
+        </div>
+        <div className="flex items-center gap-3">
+          <Button disabled={busy || isMoving} onClick={() => void cutter.tryBlade()}>
+            Cut a ring and lift it
+          </Button>
+          <span className="text-[13px] text-muted">the blade has cut {cutter.metres.toFixed(1)} m</span>
+        </div>
+        {test ? (
+          <p className={`text-[14px] ${test.liftsOut && !test.marksMat ? "" : "font-semibold text-madder"}`}>
+            {test.words}
+          </p>
+        ) : null}
+      </Step>
+      <Step number={5} title="Cut">
+        <CutterReport cutter={cutter} />
+      </Step>
+    </ol>
+  );
+}
+
+function Step({ number, title, children }: { number: number; title: string; children: ReactNode }) {
+  return (
+    <li className="space-y-1.5 px-4 py-2.5">
+      <h2 className="flex items-center gap-2 font-semibold">
+        <span className="inline-flex size-6 items-center justify-center rounded-full bg-verdigris text-[13px] text-white">
+          {number}
+        </span>
+        {title}
+      </h2>
+      {children}
+    </li>
+  );
+}

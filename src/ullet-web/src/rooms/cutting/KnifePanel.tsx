@@ -1,0 +1,88 @@
+import { useEdits } from "../../api/edits";
+import { useCatalogue } from "../../api/queries";
+import type { CutProfile } from "../../api/client";
+import { Choice } from "../../parts/Choice";
+import { LengthField } from "../../parts/LengthField";
+import { NumberField } from "../../parts/NumberField";
+import type { TableProps } from "./tableProps";
+
+/** Blade, depth and speed for the cloth: a generic profile to begin with, each number its own. */
+export function KnifePanel({ projectId, scene, cloth }: TableProps) {
+  const edits = useEdits(projectId);
+  const generic = useCatalogue().data?.cutProfiles ?? [];
+  const profile = cloth.profile;
+  const set = (next: CutProfile | null) =>
+    void edits.edit({ edit: "setCutProfile", clothId: cloth.clothId, profile: next });
+  const usual = generic.find((each) => each.name === profile.name);
+  const changed = usual !== undefined && JSON.stringify(usual) !== JSON.stringify(profile);
+  return (
+    <>
+      <Choice
+        label="Cut as"
+        value={profile.name}
+        options={[
+          ...generic.map((each) => ({ value: each.name, label: each.name })),
+          ...(usual ? [] : [{ value: profile.name, label: profile.name }]),
+        ]}
+        onChosen={(name) => set(generic.find((each) => each.name === name) ?? null)}
+      />
+      <p className="text-[13px] text-muted">
+        {changed
+          ? "Changed for this cloth. Choosing a profile again takes its usual numbers."
+          : "The usual numbers. A test cut on the stand-in, then on your cloth, decides."}
+      </p>
+      <div className="grid grid-cols-2 gap-2">
+        <Choice
+          label="Blade"
+          value={profile.blade}
+          options={[
+            { value: "drag", label: "drag blade" },
+            { value: "rotary", label: "rotary blade" },
+          ]}
+          onChosen={(blade) => set({ ...profile, blade: blade as CutProfile["blade"] })}
+        />
+        <LengthField
+          label="Depth"
+          value={profile.depth}
+          unit={scene.unit}
+          onTyped={(depth) => set({ ...profile, depth })}
+        />
+        <NumberField
+          label="Pressure"
+          unit="%"
+          digits={0}
+          value={profile.pressure * 100}
+          onTyped={(percent) => set({ ...profile, pressure: percent / 100 })}
+        />
+        <NumberField
+          label="Speed"
+          unit="mm/s"
+          digits={0}
+          value={profile.speed}
+          onTyped={(speed) => set({ ...profile, speed })}
+        />
+        <NumberField
+          label="Passes"
+          digits={0}
+          value={profile.passes}
+          onTyped={(passes) => set({ ...profile, passes: Math.round(passes) })}
+        />
+        <LengthField
+          label="Smallest part it cuts"
+          value={profile.smallestFeature}
+          unit={scene.unit}
+          onTyped={(smallestFeature) => set({ ...profile, smallestFeature })}
+        />
+        {profile.blade === "rotary" ? (
+          <LengthField
+            label="Tightest bend"
+            value={profile.leastRadius ?? 0}
+            unit={scene.unit}
+            onTyped={(leastRadius) => set({ ...profile, leastRadius })}
+          />
+        ) : null}
+      </div>
+      <p className="text-[13px] text-muted">Remembered with {cloth.name} in this project.</p>
+    </>
+  );
+}

@@ -1,0 +1,89 @@
+import { useEdits } from "../../api/edits";
+import { useCatalogue } from "../../api/queries";
+import { importFile, Refused, type ClothCut, type MatPhoto, type Scene } from "../../api/client";
+import { Button, buttonClass } from "../../parts/Button";
+import { LengthField } from "../../parts/LengthField";
+import { say } from "../../state/messages";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+  cloth: ClothCut;
+}
+
+/** A photo of printed cloth that lies on the mat, to put shapes where the print is. */
+export function MatPhotoFields({ projectId, scene, cloth }: Props) {
+  const edits = useEdits(projectId);
+  const prints = useCatalogue().data?.matPrints ?? [];
+  const photo = cloth.cut.photo ?? null;
+  const set = (next: MatPhoto | null) =>
+    void edits.edit({ edit: "setMatPhoto", clothId: cloth.clothId, photo: next });
+
+  const bring = async (file: File | undefined) => {
+    if (!file) return;
+    try {
+      const preview = await importFile(file);
+      if (preview.kind === "picture") set({ picture: preview.token, width: 280, x: 10, y: 10 });
+      else say("Choose a photo (.png, .jpg).", "trouble");
+    } catch (wrong) {
+      say(wrong instanceof Refused ? wrong.message : "That photo could not be read.", "trouble");
+    }
+  };
+
+  return (
+    <fieldset className="space-y-2">
+      <legend className="font-semibold">Photo of the printed cloth</legend>
+      {photo ? (
+        <>
+          <div className="grid grid-cols-3 gap-2">
+            <LengthField
+              label="Shows across"
+              value={photo.width}
+              unit={scene.unit}
+              onTyped={(width) => set({ ...photo, width })}
+            />
+            <LengthField
+              label="From left"
+              value={photo.x}
+              unit={scene.unit}
+              onTyped={(x) => set({ ...photo, x })}
+            />
+            <LengthField
+              label="From top"
+              value={photo.y}
+              unit={scene.unit}
+              onTyped={(y) => set({ ...photo, y })}
+            />
+          </div>
+          <Button onClick={() => set(null)}>Take the photo off</Button>
+        </>
+      ) : (
+        <div className="flex flex-wrap gap-2">
+          {prints.map((print) => (
+            <Button
+              key={print.id}
+              onClick={() => set({ picture: print.id, width: print.width, x: 10, y: 10 })}
+            >
+              {print.name}
+            </Button>
+          ))}
+          <label
+            className={`${buttonClass("plain")} cursor-pointer focus-within:ring-2 focus-within:ring-indigo`}
+          >
+            Your own photo
+            <input
+              type="file"
+              accept=".png,.jpg,.jpeg"
+              className="sr-only"
+              onChange={(event) => {
+                void bring(event.target.files?.[0]);
+                event.target.value = "";
+              }}
+            />
+          </label>
+        </div>
+      )}
+      <p className="text-[13px] text-muted">Lay shapes by eye where the print suits them, by dragging.</p>
+    </fieldset>
+  );
+}
