@@ -48,21 +48,15 @@ internal sealed class MatCheck : ICheck
                     new LargerMatMend(sheet.Cloth.Id, larger)
                 );
             }
-            else if (project.Find(first.ElementId) is Piece piece && unit.Count() == 1)
-            {
-                yield return Found(
-                    first,
-                    project,
-                    $"{words} No mat takes it: split the piece in two that share an edge.",
-                    new SplitMend(piece.Id, box.Height > box.Width)
-                );
-            }
             else
             {
+                var why = narrow ? "Use a wider cloth" : "No mat takes it: cut it by hand";
+                var split = project.Find(first.ElementId) is Piece && unit.Count() == 1;
                 yield return Found(
                     first,
                     project,
-                    $"{words} {(narrow ? "Use a wider cloth" : "No mat takes it: cut it by hand")}, or make it smaller."
+                    $"{words} {why}, make it smaller{(split ? ", or split it in two that share an edge" : "")}.",
+                    split ? new SplitMend(first.ElementId, box.Height > box.Width) : null
                 );
             }
         }

@@ -25,7 +25,7 @@ internal static class CutReadBack
         }
         for (var i = 0; i < wanted.Count; i++)
         {
-            if (Farthest(wanted[i], found[i]) is > Tolerated and var off)
+            if (!AreAlike(wanted[i], found[i]) && Farthest(wanted[i], found[i]) is > Tolerated and var off)
             {
                 throw new InvalidOperationException(
                     $"A line of {wanted[i].Name} lies {off:0.###} mm off when the {what} is read back."
@@ -33,6 +33,23 @@ internal static class CutReadBack
             }
         }
     }
+
+    /// <summary>True for the same curves, control point by control point: curves lie no farther apart than their controls.</summary>
+    private static bool AreAlike(CutPath wanted, Contour found) =>
+        wanted.Curves.Length == found.Curves.Length
+        && wanted.Curves.Zip(found.Curves).All(pair => AreAlike(pair.First, pair.Second));
+
+    private static bool AreAlike(Curve first, Curve second) =>
+        first.IsLine == second.IsLine
+        && first.Start.DistanceTo(second.Start) <= Tolerated
+        && first.End.DistanceTo(second.End) <= Tolerated
+        && (
+            first.IsLine
+            || (
+                first.Control1.DistanceTo(second.Control1) <= Tolerated
+                && first.Control2.DistanceTo(second.Control2) <= Tolerated
+            )
+        );
 
     /// <summary>How far two lines lie apart at most, either way, mm.</summary>
     private static double Farthest(CutPath wanted, Contour found)

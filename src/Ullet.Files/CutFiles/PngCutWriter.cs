@@ -15,7 +15,7 @@ public static class PngCutWriter
     public const int MostDpi = 1200;
 
     /// <summary>The most pixels of one picture.</summary>
-    public const double MostPixels = 100e6;
+    public const double MostPixels = 50e6;
 
     /// <param name="page">What is drawn: outlines to cut; marks are left out, a tracing cutter would cut them.</param>
     /// <param name="dpi">Pixels per inch; <see cref="LeastDpi"/> to <see cref="MostDpi"/>.</param>

@@ -56,13 +56,9 @@ internal sealed class DxfWalk(DxfDocument document, string what, string code)
         }
         foreach (var entity in entities)
         {
-            if (++_visits > MostCurves || _curves > MostCurves)
+            if (++_visits > MostCurves)
             {
-                return No(
-                    "too-many-curves",
-                    entity.Place,
-                    $"{what} has more than {MostCurves:N0} curves. Simplify it, or split it over several files."
-                );
+                return TooMany(entity);
             }
             var own = layer is not null && entity.Layer == "0" ? layer : entity.Layer;
             if (entity.Kind == "INSERT")
@@ -84,6 +80,10 @@ internal sealed class DxfWalk(DxfDocument document, string what, string code)
                 continue;
             }
             _curves += line.Curves.Length;
+            if (_curves > MostCurves)
+            {
+                return TooMany(entity);
+            }
             var name =
                 entity.Note is { } note && note.StartsWith(NamePrefix, StringComparison.Ordinal)
                     ? note[NamePrefix.Length..]
@@ -111,7 +111,7 @@ internal sealed class DxfWalk(DxfDocument document, string what, string code)
         var (columns, rows) = (Math.Max(1, entity.Number(70, 1)), Math.Max(1, entity.Number(71, 1)));
         if (columns * rows * block.Entities.Count > MostCurves)
         {
-            return No("too-many-curves", entity.Place, $"{what} has more than {MostCurves:N0} curves.");
+            return TooMany(entity);
         }
         var scaled = Affine
             .Translate(-block.X, -block.Y)
@@ -132,6 +132,13 @@ internal sealed class DxfWalk(DxfDocument document, string what, string code)
         }
         return null;
     }
+
+    private Refusal TooMany(DxfEntity entity) =>
+        No(
+            "too-many-curves",
+            entity.Place,
+            $"{what} has more than {MostCurves:N0} curves. Simplify it, or split it over several files."
+        );
 
     private Refusal No(string end, string place, string words) => new($"{code}-{end}", place, words);
 }

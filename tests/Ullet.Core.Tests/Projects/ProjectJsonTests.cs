@@ -124,11 +124,55 @@ public sealed class ProjectJsonTests
         );
         Assert.True(project.RunSheet.Of(new StepKey("p-zip-tack", "line", 0))!.IsHeld);
         Assert.Equal(HandKind.LayBehind, Assert.Single(project.RunSheet.Hands).Kind);
+        // The list of mirrored cloths became the way in which each lies; nothing else of the file is lost.
+        Assert.Empty(project.Cut.Cloths);
+        Assert.Equal(6, (int)JsonNode.Parse(ProjectJson.Write(project))!["schemaVersion"]!);
+    }
+
+    [Fact]
+    public void Read_OfMirroredClothsOfSchema5_LaysThemFaceDown()
+    {
+        var json = JsonNode.Parse(
+            File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-5.json"))
+        )!;
+        var cloth = (string)json["cloths"]![0]!["id"]!;
+        json["cut"]!["mirroredClothIds"] = new JsonArray(cloth);
+        var project = ProjectJson.Read(Encoding.UTF8.GetBytes(json.ToJsonString())).Value;
+        Assert.Equal((cloth, Lying.FaceDown), (project.Cut.Cloths.Single().ClothId, project.Cut.Cloths.Single().Lies));
+    }
+
+    [Fact]
+    public void Read_OfTheGoldenFileOfSchema6_StillWorks()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-6.json"));
+        var project = ProjectJson.Read(golden).Value;
+        var cut = Assert.Single(project.Cut.Cloths);
+        Assert.Equal((Lying.FilmDown, Grain.OneWay, SheetLayout.Packed), (cut.Lies, cut.Grain, cut.Layout));
+        Assert.Equal(new MatSize(152, 305, 5), cut.Mat);
+        Assert.Equal(new HandPlace("e1.0", 0, 2, 14.5, 20), Assert.Single(cut.Places));
+        Assert.Equal(CutRole.Score, cut.RoleOf("e2.0"));
+        Assert.Equal((BladeKind.Rotary, 2.1), (cut.Profile!.Blade, cut.Profile.Depth));
+        Assert.Equal((0.15, null, 1.2), (cut.Tolerances.Cutting, cut.Tolerances.Laying, cut.Tolerances.TrimMost));
+        Assert.Equal("print-allotment", cut.Photo!.Picture);
         // Nothing of the file is lost when it is written again.
         Assert.Equal(
             JsonNode.Parse(golden)!.ToJsonString(),
             JsonNode.Parse(ProjectJson.Write(project))!.ToJsonString()
         );
+    }
+
+    [Theory]
+    [InlineData("matWidth", "3")]
+    [InlineData("matMargin", "200")]
+    public void Read_OfCutNumbersOutOfRange_RefusesWithASentence(string name, string value)
+    {
+        var json = JsonNode.Parse(
+            File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-6.json"))
+        )!;
+        json["cut"]![name] = JsonNode.Parse(value);
+        var read = ProjectJson.Read(Encoding.UTF8.GetBytes(json.ToJsonString()));
+        Assert.Equal("project-broken", read.Refusal?.Code);
+        Assert.Contains("mat", read.Refusal!.Words, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -31,7 +31,7 @@ public sealed class EveryFormatTests
         Assert.NotEmpty(sheets);
         foreach (var sheet in sheets)
         {
-            Agrees(format, Made.Page(sheet), Made.File(format, sheet));
+            Agrees(format, Made.Page(sheet), Made.File(new CutFileWish(format, Dpi: 120), sheet));
             foreach (var placed in sheet.Shapes)
             {
                 Agrees(format, Made.Page(sheet, placed), Made.File(format, sheet, placed));
