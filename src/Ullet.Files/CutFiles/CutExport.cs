@@ -124,7 +124,9 @@ public static class CutExport
     private static Result<byte[]> Png(CutPage page, byte[] file)
     {
         var read = Taken("PNG", PngCutReader.Read(file));
-        var pixel = LengthText.MmPerInch / read.Dpi;
+        // Pixels per metre are a whole number in the file: that much is lost over the page.
+        var pixel =
+            (LengthText.MmPerInch / read.Dpi) + (Math.Max(page.Width, page.Height) * 0.51 / (read.Dpi / 0.0254));
         var wanted = page.Of(CutRole.Cut)
             .Where(path => path.Part is not null)
             .Select(path => path.Part!)

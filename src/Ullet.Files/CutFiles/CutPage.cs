@@ -87,7 +87,11 @@ public sealed record CutPage(
         {
             foreach (var contour in part.Holes.Append(part.Shell))
             {
-                yield return new CutPath(placed.Role, placed.Shape.Name, contour.Curves, true) { Part = part };
+                yield return new CutPath(placed.Role, placed.Shape.Name, contour.Curves, true)
+                {
+                    Part = part,
+                    IsHole = contour != part.Shell,
+                };
             }
         }
     }
@@ -102,6 +106,9 @@ public sealed record CutPath(CutRole Role, string Name, ImmutableArray<Curve> Cu
 {
     /// <summary>The part of an outline that it belongs to, the same object for a shell and its holes; null for a mark.</summary>
     internal OutlinePart? Part { get; init; }
+
+    /// <summary>True for a hole of its part.</summary>
+    internal bool IsHole { get; init; }
 
     internal CutPath Transform(Affine map) => this with { Curves = [.. Curves.Select(curve => curve.Transform(map))] };
 

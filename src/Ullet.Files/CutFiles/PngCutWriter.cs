@@ -56,6 +56,7 @@ public static class PngCutWriter
                 using var path = shape;
                 canvas.DrawPath(path, paint);
             }
+            Tips(canvas, page, scale);
         }
         using var data = bitmap.Encode(SKEncodedImageFormat.Png, 100);
         return PngChunks.With(
@@ -80,6 +81,44 @@ public static class PngCutWriter
                 }
                 return path;
             });
+
+    /// <summary>A pointed tip is narrower than a pixel at its end and would be lost: its last pixels are drawn along its edges,
+    /// black on a shape, white in a hole.</summary>
+    private static void Tips(SKCanvas canvas, CutPage page, double scale)
+    {
+        const double Reach = 10;
+        using var paint = new SKPaint();
+        paint.Style = SKPaintStyle.Stroke;
+        paint.StrokeWidth = 0;
+        paint.IsAntialias = false;
+        foreach (var line in page.Of(CutRole.Cut).Where(path => path.Part is not null))
+        {
+            var ring = new Contour(line.Curves).Flatten(0.02);
+            paint.Color = line.IsHole ? SKColors.White : SKColors.Black;
+            foreach (var corner in ring.Corners())
+            {
+                foreach (var way in new[] { 1, ring.Points.Length - 1 })
+                {
+                    Along(canvas, paint, ring, corner, way, Reach / scale);
+                }
+            }
+        }
+    }
+
+    /// <summary>Draws along a ring from one of its points, so far, mm.</summary>
+    private static void Along(SKCanvas canvas, SKPaint paint, Ring ring, int from, int way, double reach)
+    {
+        var count = ring.Points.Length;
+        for (var (i, left) = (from, reach); left > 0; )
+        {
+            var next = (i + way) % count;
+            var (a, b) = (ring.Points[i], ring.Points[next]);
+            var length = a.DistanceTo(b);
+            var to = length <= left ? b : Point.Lerp(a, b, left / length);
+            canvas.DrawLine(At(a), At(to), paint);
+            (i, left) = (next, left - Math.Max(length, 1e-6));
+        }
+    }
 
     private static void Add(SKPath path, ImmutableArray<Curve> curves)
     {
