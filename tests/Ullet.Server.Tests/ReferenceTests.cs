@@ -11,7 +11,7 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
     public async Task Health_SaysOkAndTheVersion()
     {
         var health = await server.Get("/api/health");
-        Assert.Equal(("ok", "0.5.0"), ((string)health["status"]!, (string)health["version"]!));
+        Assert.Equal(("ok", "0.6.0"), ((string)health["status"]!, (string)health["version"]!));
     }
 
     [Fact]
@@ -88,8 +88,8 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
 
     [Theory]
     [InlineData("program.ulst", "plot-14-harvest-patch 108x126mm.ulst")]
-    [InlineData("cut.svg?cloth=beet", "plot-14-harvest-patch cut beetroot-cotton 0x0mm.svg")]
-    [InlineData("cut.svg?element=e2", "plot-14-harvest-patch cut left-leaf 0x0mm.svg")]
+    [InlineData("cut.svg?cloth=beet", "plot-14-harvest-patch cut beetroot-cotton 74x80mm.svg")]
+    [InlineData("cut.svg?element=e2", "plot-14-harvest-patch cut left-leaf 28x42mm.svg")]
     [InlineData("project.ullet", "plot-14-harvest-patch.ullet")]
     public async Task Files_CarryProjectSizeAndClothInTheirNames(string path, string name)
     {

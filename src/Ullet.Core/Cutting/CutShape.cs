@@ -79,7 +79,7 @@ public sealed record CutShapeInput(
 /// holes are left out (they are cut in the hoop), and curves are fitted within <see cref="Tolerance.Fit"/>.</remarks>
 public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
 {
-    public int Version => 3;
+    public int Version => 4;
 
     public ContentHash Key(CutShapeInput input) =>
         ContentHash.Of(
@@ -108,8 +108,8 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
     private static Outline Grown(Area area) =>
         new([
             .. area.Regions.Select(region => new OutlinePart(
-                CurveFit.Of(region.Shell),
-                [.. region.Holes.Select(hole => CurveFit.Of(hole))]
+                FewCurves.Of(region.Shell),
+                [.. region.Holes.Select(hole => FewCurves.Of(hole))]
             )),
         ]);
 }

@@ -44,24 +44,23 @@ internal static class DxfPairs
             );
         }
         var lines = Encoding.UTF8.GetString(file.Span).ReplaceLineEndings("\n").Split('\n');
+        if (!IsCode(lines[0], out _))
+        {
+            return new Refusal(
+                $"{code}-foreign",
+                "line 1",
+                $"{what} is neither an SVG nor a DXF: it begins with \"{Shortened(lines[0])}\"."
+            );
+        }
         var pairs = new List<DxfPair>(lines.Length / 2);
         for (var i = 0; i + 1 < lines.Length; i += 2)
         {
-            if (
-                !int.TryParse(
-                    lines[i].Trim(),
-                    NumberStyles.AllowLeadingSign,
-                    CultureInfo.InvariantCulture,
-                    out var group
-                )
-            )
+            if (!IsCode(lines[i], out var group))
             {
                 return new Refusal(
-                    $"{code}-{(i == 0 ? "foreign" : "broken")}",
+                    $"{code}-broken",
                     $"line {i + 1}",
-                    i == 0
-                        ? $"{what} is not a DXF: it begins with \"{Shortened(lines[0])}\"."
-                        : $"{what} can't be read: line {i + 1} should be a group code, but is \"{Shortened(lines[i])}\"."
+                    $"{what} can't be read: line {i + 1} should be a group code, but is \"{Shortened(lines[i])}\"."
                 );
             }
             pairs.Add(new DxfPair(group, lines[i + 1].Trim(), i + 2));
@@ -74,6 +73,9 @@ internal static class DxfPairs
                 $"{what} ends in its middle (line {lines.Length}). Save or copy it again."
             );
     }
+
+    private static bool IsCode(string line, out int group) =>
+        int.TryParse(line.Trim(), NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out group);
 
     private static string Shortened(string line) => line.Length <= 24 ? line.Trim() : line[..24].Trim() + "…";
 }

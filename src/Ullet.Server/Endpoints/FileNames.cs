@@ -41,10 +41,13 @@ internal static class FileNames
         return $"{Slug(evaluated.Project.Title)} {(box.IsEmpty ? "empty" : Size(box))}";
     }
 
+    /// <summary>What fitted curves may add to a size is not worth another millimetre in a name, mm.</summary>
+    private const double Hair = 0.05;
+
     private static string Size(Box box) =>
         string.Create(
             CultureInfo.InvariantCulture,
-            $"{Math.Ceiling(box.Width - 1e-6):0}x{Math.Ceiling(box.Height - 1e-6):0}mm"
+            $"{Math.Ceiling(box.Width - Hair):0}x{Math.Ceiling(box.Height - Hair):0}mm"
         );
 
     /// <summary>Letters and figures kept, everything else a hyphen.</summary>

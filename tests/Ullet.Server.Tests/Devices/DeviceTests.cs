@@ -67,7 +67,7 @@ public sealed class DeviceTests(TestServer server) : IClassFixture<TestServer>
         "<svg width='9' height='9'><path d='M0 0H1V1Z'/></svg>",
         "cut-file-without-units"
     )]
-    [InlineData("/api/devices/cutter/dry-run", "no svg", "cut-file-broken")]
+    [InlineData("/api/devices/cutter/dry-run", "no svg", "cut-file-foreign")]
     public async Task Device_OnAFileItCantTake_SaysWhy(string path, string body, string code)
     {
         using var content = new ByteArrayContent(Encoding.UTF8.GetBytes(body));
@@ -90,7 +90,11 @@ public sealed class DeviceTests(TestServer server) : IClassFixture<TestServer>
         var bytes = await server.Client.GetByteArrayAsync($"/api/projects/{await Patch()}/packet.zip");
         using var zip = new ZipArchive(new MemoryStream(bytes));
         var endings = zip.Entries.Select(entry => Path.GetExtension(entry.Name)).Order(StringComparer.Ordinal).ToList();
-        Assert.Equal([".pdf", ".png", ".svg", ".svg", ".svg", ".ullet", ".ulst"], endings);
+        Assert.Equal(
+            [".dxf", ".dxf", ".dxf", ".pdf", ".pdf", ".pdf", ".png", ".svg", ".svg", ".svg", ".ullet", ".ulst"],
+            endings
+        );
+        Assert.Equal(8, zip.Entries.Count(entry => entry.FullName.StartsWith("cut/", StringComparison.Ordinal)));
         Assert.All(
             zip.Entries,
             entry => Assert.StartsWith("plot-14-harvest-patch", entry.Name, StringComparison.Ordinal)
