@@ -17,9 +17,15 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.Click("button", "Shape");
             AssertAccessible(visitor, "wall with a piece selected");
             visitor.GoTo(visitor.Path_.Replace("wall", "cutting"));
-            visitor.Click("button", "Start the dry run");
-            visitor.WaitForText("Cut free");
-            AssertAccessible(visitor, "cutting table");
+            foreach (var part in new[] { "Lay out", "Edge match", "Blade", "Files", "Sizes" })
+            {
+                visitor.Click("button", part);
+                AssertAccessible(visitor, $"cutting table, {part}");
+            }
+            visitor.Click("link", "Dry run");
+            visitor.Click("button", "Take DXF");
+            visitor.WaitForText("Not mirrored.");
+            AssertAccessible(visitor, "stand-in cutter");
             visitor.Click("link", "Rehearsal");
             visitor.WaitForText("Before you start");
             AssertAccessible(visitor, "rehearsal");

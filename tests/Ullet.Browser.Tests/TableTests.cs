@@ -15,16 +15,20 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.Click("button", "Cut beforehand");
             visitor.Click("link", "Cutting table");
             visitor.WaitForText("exact piece, as large as its placement line");
-            var plain = MassLeft(visitor.Download("link", "Cut file of clay cotton", ".svg"));
-            visitor.Check("Mirror");
+            visitor.Click("button", "Files");
+            var plain = MassLeft(visitor.Download("button", "SVG of clay cotton", ".svg"));
+            visitor.Click("button", "Lay out");
+            visitor.CheckRadio("Mirror: cloth face down");
+            visitor.WaitForText("Files are mirrored and say so.");
             visitor.Type("Mat width", "12");
             visitor.WaitForText("The width of the mat must be from 50 to 2000 mm; 12 was given.");
             visitor.Type("Mat width", "8 in");
             visitor.WaitForValue("Mat width", "203.2");
-            var mirrored = MassLeft(visitor.Download("link", "Cut file of clay cotton", ".svg"));
+            visitor.Click("button", "Files");
+            visitor.WaitForText("out of date: save it again");
+            var mirrored = MassLeft(visitor.Download("button", "SVG of clay cotton", ".svg"));
             Assert.True(plain < 0.45 && mirrored > 0.55, $"{plain}, {mirrored}");
-            visitor.Click("button", "Start the dry run");
-            visitor.WaitForText("crescent: 60.0 × 60.0 mm");
+            visitor.WaitForText("matches the stitching");
         });
 
     [Fact]

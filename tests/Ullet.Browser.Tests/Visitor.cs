@@ -127,6 +127,22 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    /// <summary>Chooses one of several ways by its words.</summary>
+    internal void CheckRadio(string words)
+    {
+        Wait(
+            $"the choice \"{words}\"",
+            () =>
+            {
+                _driver
+                    .FindElement(By.XPath($"//label[contains(normalize-space(.), '{words}')]/input[@type='radio']"))
+                    .Click();
+                return true;
+            }
+        );
+        WaitUntilIdle();
+    }
+
     internal void Check(string label)
     {
         Field(label).Click();

@@ -30,7 +30,7 @@ public sealed class WholeWayTests(UlletSite site) : BrowserTest(site), IClassFix
 
             visitor.Click("link", "Packet");
             var stitchFile = visitor.Download("link", "Download: Stitch file", ".ulst");
-            var cutFile = visitor.Download("link", "Download: Cut file, straw felt", ".svg");
+            var cutFile = visitor.Download("button", "SVG: Cut file, straw felt", ".svg");
 
             var sewn = Send("/api/devices/machine/rehearse", stitchFile);
             var own = sewn["steps"]!.AsArray().Where(step => (string)step!["ownerName"]! == "Heart").ToList();

@@ -38,7 +38,7 @@ public static class EpsCutWriter
         {
             text.Append($"{MirrorMark} {reason}\n");
         }
-        text.Append("gsave\n0.1 setlinewidth\n");
+        text.Append("gsave\n0.1 setlinewidth 1 setlinejoin\n");
         foreach (var path in page.Paths)
         {
             text.Append($"{PathMark} {CutNames.Group(page.Cloth, path.Role)} {CutNames.Id(path.Name)}\n");

@@ -128,6 +128,7 @@ public static class PdfCutWriter
         {
             using var paint = new SKPaint();
             paint.Style = SKPaintStyle.Stroke;
+            paint.StrokeJoin = SKStrokeJoin.Round;
             paint.IsAntialias = true;
             (paint.Color, paint.StrokeWidth) = path.Role switch
             {

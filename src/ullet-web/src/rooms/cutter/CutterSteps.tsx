@@ -36,6 +36,7 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
             <input
               type="file"
               accept=".svg,.dxf"
+              aria-label="Cut file"
               className="sr-only"
               disabled={isMoving}
               onChange={(event) => {

@@ -98,7 +98,7 @@ export function Rail({ projectId, scene }: Props) {
       <input
         ref={chooser}
         type="file"
-        accept=".svg"
+        accept=".svg,.dxf"
         aria-label="Drawing file"
         className="hidden"
         onChange={(event) => {
