@@ -24,6 +24,7 @@ public abstract class BrowserTest(UlletSite site)
         {
             var folder = Directory.CreateDirectory(Path.Combine(UlletSite.Root, "artifacts", "failures")).FullName;
             File.WriteAllBytes(Path.Combine(folder, $"{GetType().Name}.{name}.png"), visitor.Picture());
+            File.WriteAllLines(Path.Combine(folder, $"{GetType().Name}.{name}.txt"), visitor.Complaints());
             throw;
         }
     }

@@ -115,9 +115,12 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             }
         });
 
-    private void Keep(Visitor visitor, string name)
+    private void Keep(Visitor visitor, string name, bool isMoving = false)
     {
-        visitor.WaitUntilIdle();
+        if (!isMoving)
+        {
+            visitor.WaitUntilIdle();
+        }
         // Messages, tooltips and the seconds since the last save are no part of the view.
         visitor.Run("document.activeElement?.blur()");
         var picture = visitor.Picture();

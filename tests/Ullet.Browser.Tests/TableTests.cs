@@ -16,7 +16,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.Click("link", "Cutting table");
             visitor.WaitForText("exact piece, as large as its placement line");
             visitor.Click("button", "Files");
-            var plain = MassLeft(visitor.Download("button", "SVG of clay cotton", ".svg"));
+            var plain = MassLeft(visitor.Download("button", "Save SVG of clay cotton", ".svg"));
             visitor.Click("button", "Lay out");
             visitor.CheckRadio("Mirror: cloth face down");
             visitor.WaitForText("Files are mirrored and say so.");
@@ -26,7 +26,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.WaitForValue("Mat width", "203.2");
             visitor.Click("button", "Files");
             visitor.WaitForText("out of date: save it again");
-            var mirrored = MassLeft(visitor.Download("button", "SVG of clay cotton", ".svg"));
+            var mirrored = MassLeft(visitor.Download("button", "Save SVG of clay cotton", ".svg"));
             Assert.True(plain < 0.45 && mirrored > 0.55, $"{plain}, {mirrored}");
             visitor.WaitForText("matches the stitching");
         });

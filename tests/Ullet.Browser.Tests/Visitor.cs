@@ -127,6 +127,50 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    /// <summary>Drags a shape on the mat by its left edge, so many mm.</summary>
+    internal void DragShape(string name, double x, double y)
+    {
+        var at =
+            (Dictionary<string, object>)
+                Run(
+                    "const path = document.querySelector(`g[data-shape=\"${arguments[0]}\"] > path`);"
+                        + "const svg = path.ownerSVGElement; const p = path.getPointAtLength(path.getTotalLength() * 0.3);"
+                        + "const b = path.getBBox(); const m = svg.getScreenCTM();"
+                        + "const c = new DOMPoint(b.x + b.width / 2, b.y + b.height / 2);"
+                        + "const i = new DOMPoint(p.x + (c.x - p.x) * 0.2, p.y + (c.y - p.y) * 0.2).matrixTransform(m);"
+                        + "return { x: i.x, y: i.y, mm: m.a };",
+                    name
+                )!;
+        double N(string key) => Convert.ToDouble(at[key], CultureInfo.InvariantCulture);
+        new Actions(_driver)
+            .MoveToLocation((int)N("x"), (int)N("y"))
+            .ClickAndHold()
+            .MoveByOffset((int)(x * N("mm") / 2), (int)(y * N("mm") / 2))
+            .MoveByOffset((int)(x * N("mm") / 2), (int)(y * N("mm") / 2))
+            .Release()
+            .Perform();
+        WaitUntilIdle();
+    }
+
+    /// <summary>Fills a number field that stands in a label with its words.</summary>
+    internal void FillNumber(string words, string text)
+    {
+        var field = _driver.FindElement(By.XPath($"//label[contains(normalize-space(.), '{words}')]/input"));
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text);
+    }
+
+    /// <summary>Presses a button and does not wait for what it begins.</summary>
+    internal void PressButton(string name) =>
+        Wait(
+            $"the button {name}",
+            () =>
+            {
+                Find("button", name).Click();
+                return true;
+            }
+        );
+
     /// <summary>Chooses one of several ways by its words.</summary>
     internal void CheckRadio(string words)
     {

@@ -41,7 +41,15 @@ public static class EpsCutReader
 
     private sealed class Walk
     {
-        private static readonly string[] Settings = ["gsave", "grestore", "setlinewidth", "setlinejoin", "showpage", "newpath"];
+        private static readonly string[] Settings =
+        [
+            "gsave",
+            "grestore",
+            "setlinewidth",
+            "setlinejoin",
+            "showpage",
+            "newpath",
+        ];
 
         private readonly ImmutableArray<CutLine>.Builder _found = ImmutableArray.CreateBuilder<CutLine>();
         private readonly ImmutableArray<Curve>.Builder _curves = ImmutableArray.CreateBuilder<Curve>();

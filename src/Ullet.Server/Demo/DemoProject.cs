@@ -141,6 +141,13 @@ internal sealed class DemoProject
     }
 
     /// <summary>Sews its pieces stage by stage.</summary>
+    /// <summary>How a cloth is cut.</summary>
+    internal DemoProject Cut(ClothCut cut)
+    {
+        Project = Project with { Cut = Project.Cut.With(cut) };
+        return this;
+    }
+
     internal DemoProject Together()
     {
         Apply(new SetOrder { Order = StitchOrder.Together });

@@ -34,5 +34,6 @@ internal static class PlotPennant
             .Words("14", "chango", 84, 0, 8, "carrot", "rust", LetteringUse.OnePiece, 3)
             .Words("Marrow Lane", "pacifico", 96, 0, 55, "beet", "slate", LetteringUse.StitchedOutline)
             .Together()
+            .Cut(new ClothCut { ClothId = "carrot", Lies = Lying.PaperUp })
             .Project;
 }

@@ -55,7 +55,10 @@ function Progress({ share }: { share: number }) {
 
 function Done({ run, share }: { run: NonNullable<Cutter["read"]>; share: number }) {
   const place = useRef<HTMLElement>(null);
-  useEffect(() => place.current?.scrollIntoView({ block: "nearest" }), [run]);
+  useEffect(() => {
+    // Some browsers answer a promise here, which is no clean-up.
+    void place.current?.scrollIntoView({ block: "nearest" });
+  }, [run]);
   const way = run.cutLength * share + 1e-6;
   const freed = run.freed.filter((shape) => shape.after <= way);
   return (

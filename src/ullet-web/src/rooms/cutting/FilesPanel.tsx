@@ -47,7 +47,7 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
             </span>
             <Button
               disabled={saving !== null}
-              aria-label={`${format.name} of ${name}`}
+              aria-label={`Save ${format.name} of ${name}`}
               onClick={() =>
                 void save(`/api/projects/${projectId}/cut.${format.id}?${what}${more[format.id]}`)
               }

@@ -64,7 +64,7 @@ export function CutRows({ projectId, scene }: { projectId: string; scene: Scene 
           </span>
           <Button
             disabled={saving !== null}
-            aria-label="Download: Page for scissors"
+            aria-label="PDF: Page for scissors"
             onClick={() => void save(`${files}/scissors.pdf`)}
           >
             <Download size={15} aria-hidden />
