@@ -23,6 +23,12 @@ if (args is ["plan"])
     planned.ToList().ForEach(Console.WriteLine);
     return planned.All(ratio => ratio.Holds) ? 0 : 1;
 }
+if (args is ["table"])
+{
+    var laid = TableBench.Run();
+    laid.ToList().ForEach(Console.WriteLine);
+    return laid.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["quality", ..])
 {
     return QualityBench.Run(args[1..]) ? 0 : 1;
@@ -33,11 +39,14 @@ if (args is ["icons"])
 }
 if (args.Length > 0)
 {
-    Console.Error.WriteLine($"bench takes ui, icons, carve, engine, plan or quality; \"{args[0]}\" is none of them.");
+    Console.Error.WriteLine(
+        $"bench takes ui, icons, carve, engine, plan, table or quality; \"{args[0]}\" is none of them."
+    );
     return 1;
 }
 var breached = false;
-foreach (var ratio in EngineBench.Run().Concat(CarveBench.Run()).Concat(PlanBench.Run()).Concat(await EditBench.Run()))
+var lines = EngineBench.Run().Concat(CarveBench.Run()).Concat(PlanBench.Run()).Concat(TableBench.Run());
+foreach (var ratio in lines.Concat(await EditBench.Run()))
 {
     Console.WriteLine(ratio);
     breached |= !ratio.Holds && !ratio.IsAim;

@@ -151,6 +151,27 @@ public sealed partial class CuttingTests(UlletSite site) : BrowserTest(site), IC
         });
 
     [Fact]
+    public void Cut_ThatIsCancelled_ReportsWhatWasFreedSoFar() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Cancelled");
+            AddShape(visitor, "Star");
+            visitor.Click("button", "Cut beforehand");
+            visitor.Click("link", "Cutting table");
+            visitor.Click("link", "Dry run");
+            visitor.Click("button", "Take SVG");
+            visitor.AllowMotion();
+            visitor.PressButton("Cut");
+            visitor.WaitForProgress(20);
+            visitor.PressButton("Cancel");
+            visitor.WaitForText("Cancelled after");
+            visitor.WaitForText("Nothing is cut free yet");
+            visitor.WaitUntilIdle();
+            visitor.Click("link", "Cutting table");
+            visitor.WaitForText("The stand-in cutter takes the exported file");
+        });
+
+    [Fact]
     public void Tolerances_AndTheCoupon_ChangeTheEdgeMatch() =>
         Visit(visitor =>
         {

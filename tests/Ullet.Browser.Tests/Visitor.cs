@@ -160,6 +160,35 @@ internal sealed class Visitor : IDisposable
         field.SendKeys(text);
     }
 
+    /// <summary>Lets things move; tests ask for calm unless the moving itself is looked at.</summary>
+    internal void AllowMotion() =>
+        _driver.ExecuteCdpCommand(
+            "Emulation.setEmulatedMedia",
+            new Dictionary<string, object?>
+            {
+                ["features"] = new[]
+                {
+                    new Dictionary<string, object?>
+                    {
+                        ["name"] = "prefers-reduced-motion",
+                        ["value"] = "no-preference",
+                    },
+                },
+            }
+        );
+
+    /// <summary>Waits until a progress bar has come so far, per cent.</summary>
+    internal void WaitForProgress(int percent) =>
+        Wait(
+            $"{percent} per cent",
+            () =>
+                (bool)
+                    Run(
+                        "return Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow') ?? 0) >= arguments[0]",
+                        percent
+                    )!
+        );
+
     /// <summary>Presses a button and does not wait for what it begins.</summary>
     internal void PressButton(string name) =>
         Wait(

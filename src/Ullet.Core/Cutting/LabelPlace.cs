@@ -25,7 +25,8 @@ internal static class LabelPlace
     {
         var area = new AreaIndex(regions);
         var box = regions.Aggregate(Box.Empty, (all, region) => all.Union(region.Bounds()));
-        var (deepest, _) = DeepestPlace.Of(regions);
+        // The deepest place costs a search; most labels find room before it is asked for.
+        var deepest = new Lazy<Point>(() => DeepestPlace.Of(regions).Middle);
         var cross = marks
             .Where(mark => mark.Name is "centre" or "top")
             .Aggregate(Box.Empty, (all, mark) => all.Union(BoxOf(mark)));
@@ -83,16 +84,16 @@ internal static class LabelPlace
     private static Box BoxOf(MarkLine mark) =>
         mark.Curves.Aggregate(Box.Empty, (all, curve) => all.Union(curve.Bounds()));
 
-    private static IEnumerable<Point> Middles(Point centre, Point deepest, Box cross, double half)
+    private static IEnumerable<Point> Middles(Point centre, Lazy<Point> deepest, Box cross, double half)
     {
         if (cross.IsEmpty)
         {
             yield return centre;
-            yield return deepest;
+            yield return deepest.Value;
             yield break;
         }
         yield return new Point(cross.Centre.X, cross.MaxY + Clear + half + 0.01);
         yield return new Point(cross.Centre.X, cross.MinY - Clear - half - 0.01);
-        yield return deepest;
+        yield return deepest.Value;
     }
 }

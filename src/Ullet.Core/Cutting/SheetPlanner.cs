@@ -38,25 +38,25 @@ public static class SheetPlanner
             units = SheetUnit.Of(shapes, setup, layout);
         }
         var laid = Laid(units, setup);
-        var count = laid.Max(pair => pair.Sheet) + 1;
+        // A sheet that hands emptied is none; those after it move up.
+        var used = laid.Select(pair => pair.Sheet).Distinct().Order().ToList();
         // Packed shapes cannot meet unless hands put them somewhere.
         var mayMeet = asked == SheetLayout.InPlace || !setup.Cut.Places.IsEmpty;
         return
         [
-            .. Enumerable
-                .Range(0, count)
-                .Select(sheet =>
+            .. used.Select(
+                (sheet, i) =>
                 {
                     ImmutableArray<PlacedShape> placed =
                     [
                         .. laid.Where(pair => pair.Sheet == sheet).SelectMany(pair => pair.Unit.Shapes),
                     ];
-                    return new CutSheet(setup, sheet + 1, count, layout, Labelled(placed, setup))
+                    return new CutSheet(setup, i + 1, used.Count, layout, Labelled(placed, setup))
                     {
                         Meetings = mayMeet ? [.. Meet(placed)] : [],
                     };
-                })
-                .Where(sheet => sheet.Shapes.Length > 0),
+                }
+            ),
         ];
     }
 

@@ -240,6 +240,31 @@ public sealed class SheetPlannerTests
     }
 
     [Fact]
+    public void Place_OnAnotherSheet_MakesIt_AndAnEmptiedSheetGoes()
+    {
+        var project = SampleProject.Apply(
+            TwoProject(50),
+            new SetSheet { ClothId = "beet", Layout = SheetLayout.Packed }
+        );
+        Project To(Project before, string key, int sheet) =>
+            SampleProject.Apply(
+                before,
+                new PlaceShape
+                {
+                    ClothId = "beet",
+                    Key = key,
+                    Sheet = sheet,
+                }
+            );
+        var two = To(project, "e2.0", 2);
+        var sheets = SampleProject.Evaluate(two).Sheets;
+        Assert.Equal([(1, 2), (2, 2)], sheets.Select(sheet => (sheet.Number, sheet.Count)));
+        Assert.Equal("e2.0", Assert.Single(sheets[1].Shapes).Shape.Key);
+        var one = SampleProject.Evaluate(To(two, "e1.0", 2)).Sheets;
+        Assert.Equal((1, 1, 2), (one.Single().Number, one.Single().Count, one.Single().Shapes.Length));
+    }
+
+    [Fact]
     public void Turn_ByHand_TurnsAboutTheMiddleAndObeysTheGrain()
     {
         var project = SampleProject.Apply(

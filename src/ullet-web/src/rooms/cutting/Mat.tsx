@@ -4,6 +4,7 @@ import type { SheetShape } from "../../api/client";
 import { MatGround, MatPicture } from "../../parts/MatGround";
 import { useView } from "../../state/view";
 import { MarginLine } from "./MarginLine";
+import { MatNumbers } from "./MatNumbers";
 import { boxOf, snapped, unitOf } from "./matSnap";
 import { markOf, type TableProps } from "./tableProps";
 
@@ -172,18 +173,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
                 <MarginLine key={markOf(shape)} projectId={projectId} scene={scene} shape={shape} />
               ))
           : null}
-        {sheet.shapes.map((shape, i) => (
-          <g
-            key={markOf(shape)}
-            pointerEvents="none"
-            transform={`translate(${shape.box.x + (drag?.shape.unit === shape.unit ? drag.x : 0)} ${shape.box.y + (drag?.shape.unit === shape.unit ? drag.y : 0)})`}
-          >
-            <circle r={letters * 0.8} fill="#ffffff" stroke="#1d2a3a" strokeWidth="0.4" />
-            <text textAnchor="middle" dy="0.35em" fontSize={letters} fontWeight="600" fill="#1d2a3a">
-              {i + 1}
-            </text>
-          </g>
-        ))}
+        <MatNumbers shapes={sheet.shapes} size={letters} drag={drag} />
         {cloth.mirrorReason ? (
           <g transform={`translate(${sheet.matWidth - 6} ${sheet.matHeight - 4})`}>
             <text textAnchor="end" fontSize={letters * 1.15} fontWeight="600" fill="#b3343a">

@@ -1,4 +1,13 @@
-import { ChevronLeft, ChevronRight, LayoutGrid, Link2, RotateCw, TriangleAlert, Unlink2 } from "lucide-react";
+import {
+  ChevronLeft,
+  ChevronRight,
+  FilePlus2,
+  LayoutGrid,
+  Link2,
+  RotateCw,
+  TriangleAlert,
+  Unlink2,
+} from "lucide-react";
 import { useEdits } from "../../api/edits";
 import type { Sheet } from "../../api/client";
 import { Button } from "../../parts/Button";
@@ -60,6 +69,22 @@ export function SheetBar(props: Props) {
           >
             <RotateCw size={15} aria-hidden />
             Turn
+          </Button>
+        ) : null}
+        {first && (sheets.length > 1 || sheet.shapes.some((shape) => shape.unit !== first.unit)) ? (
+          <Button
+            onClick={() =>
+              void edits.edit({
+                edit: "placeShape",
+                clothId: cloth.clothId,
+                key: first.key,
+                copy: first.copy,
+                sheet: sheet.number < sheets.length || sheets.length === 1 ? sheet.number + 1 : 1,
+              })
+            }
+          >
+            <FilePlus2 size={15} aria-hidden />
+            To {sheets.length > 1 ? "another" : "a new"} sheet
           </Button>
         ) : null}
         {keys.length > 1 && !together && cloth.layout === "packed" ? (

@@ -3,6 +3,7 @@ import { useEdits } from "../../api/edits";
 import type { SheetShape, SizeCard } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
+import { LengthField } from "../../parts/LengthField";
 import { useSaveFile } from "../../parts/useSaveFile";
 import { markOf, type TableProps } from "./tableProps";
 
@@ -13,7 +14,7 @@ const ROLES = [
 ];
 
 /** Every shape of the sheet with its size, in each way in which a cutting program may show it. */
-export function SizesPanel({ projectId, cloth, sheet, chosen, choose }: TableProps) {
+export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: TableProps) {
   const edits = useEdits(projectId);
   const { save, saving } = useSaveFile(projectId);
   return (
@@ -54,6 +55,16 @@ export function SizesPanel({ projectId, cloth, sheet, chosen, choose }: TablePro
               size={shape.size}
               isShort={!chosen.includes(markOf(shape)) && sheet.shapes.length > 1}
             />
+            {chosen.includes(markOf(shape)) && shape.kind === "piece" ? (
+              <LengthField
+                label="Cut larger all round (less than 0: smaller)"
+                value={shape.allowance}
+                unit={scene.unit}
+                onTyped={(allowance) =>
+                  void edits.edit({ edit: "setCutAllowance", elementId: shape.elementId, allowance })
+                }
+              />
+            ) : null}
             <div className="mt-1 flex items-center gap-2">
               <p className="flex-1 text-[13px] text-muted">{shape.words}</p>
               <Choice
