@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
@@ -165,6 +166,37 @@ public sealed class CutApiTests(TestServer server) : IClassFixture<TestServer>
         await Edit(made, new { edit = "addDrawing", token = (string)preview["token"]! });
         var scene = await server.Get($"/api/projects/{made}/scene");
         Assert.Equal(184, (double)scene["elements"]![0]!["outline"]!["height"]!, 0.05);
+    }
+
+    [Fact]
+    public async Task Photo_OnTheMat_GoesAlongInTheProjectFile()
+    {
+        var id = await Copy("Plot 14 pennant");
+        var picture = await server.Client.GetByteArrayAsync($"/api/projects/{id}/picture.png?size=64");
+        using var form = new MultipartFormDataContent { { new ByteArrayContent(picture), "file", "print.png" } };
+        using var answer = await server.Client.PostAsync("/api/import", form);
+        var token = (string)JsonNode.Parse(await answer.Content.ReadAsStringAsync())!["token"]!;
+        await Edit(
+            id,
+            new
+            {
+                edit = "setMatPhoto",
+                clothId = "straw",
+                photo = new
+                {
+                    picture = token,
+                    width = 200.0,
+                    x = 12.0,
+                    y = 14.0,
+                },
+            }
+        );
+        var scene = await server.Get($"/api/projects/{id}/scene");
+        var straw = scene["cutCloths"]!.AsArray().First(cloth => (string)cloth!["clothId"]! == "straw")!;
+        Assert.Equal(token, (string)straw["cut"]!["photo"]!["picture"]!);
+        var file = await server.Client.GetByteArrayAsync($"/api/projects/{id}/project.ullet");
+        using var zip = new ZipArchive(new MemoryStream(file));
+        Assert.Contains(zip.Entries, entry => entry.FullName.Contains(token, StringComparison.Ordinal));
     }
 
     private async Task<List<bool>> Currency(string id) =>

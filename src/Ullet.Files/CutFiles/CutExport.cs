@@ -139,6 +139,14 @@ public static class CutExport
             .GroupBy(path => path.Part, ReferenceEqualityComparer.Instance)
             .Select(part => part.Aggregate(Box.Empty, (box, path) => box.Union(path.Bounds())))
             .ToList();
+        if (boxes.Exists(box => Math.Min(box.Width, box.Height) < 1.5 * pixel))
+        {
+            return new Refusal(
+                "picture-too-coarse",
+                "dpi",
+                $"At {read.Dpi:0} pixels per inch a part of a shape is hardly a pixel wide and would be lost. Ask for more pixels per inch."
+            );
+        }
         var all = boxes.Aggregate(Box.Empty, (box, each) => box.Union(each));
         var seen = read.Shapes.Aggregate(Box.Empty, (box, each) => box.Union(each));
         var missing = boxes.Where(box => !read.Shapes.Any(shape => shape.Contains(box, pixel))).ToList();

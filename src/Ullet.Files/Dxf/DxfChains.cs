@@ -5,38 +5,49 @@ namespace Ullet.Files.Dxf;
 /// <summary>Joins open lines whose ends meet into longer ones, and closes those that come back to their start.</summary>
 internal static class DxfChains
 {
-    /// <param name="lines">In the file's order; closed ones stay as they are.</param>
+    /// <param name="lines">In the file's order; closed ones stay as they are. A chain stands where its first line stood.</param>
     /// <param name="within">Ends nearer than this meet.</param>
     internal static List<DxfLine> Joined(List<DxfLine> lines, double within)
     {
-        var joined = lines.Where(line => line.IsClosed).Select(line => Closed(line, within)).ToList();
-        var open = lines.Where(line => !line.IsClosed).ToList();
-        var ends = new EndIndex(open, Math.Max(within, 1e-9));
-        for (var i = 0; i < open.Count; i++)
+        var joined = new List<DxfLine>();
+        var ends = new EndIndex(lines, Math.Max(within, 1e-9));
+        for (var i = 0; i < lines.Count; i++)
         {
             if (!ends.Take(i))
             {
                 continue;
             }
-            var chain = new LinkedList<Curve>(open[i].Curves);
-            while (!Meets(chain, within) && ends.TakeAt(chain.Last!.Value.End, open[i].Layer) is { } next)
+            var line = lines[i];
+            var isClosed = line.IsClosed;
+            if (!isClosed)
             {
-                foreach (var curve in next)
-                {
-                    chain.AddLast(curve);
-                }
+                var chain = Chain(line, ends, within);
+                isClosed = Meets(chain, within);
+                line = line with { Curves = [.. chain], IsClosed = isClosed };
             }
-            while (!Meets(chain, within) && ends.TakeAt(chain.First!.Value.Start, open[i].Layer) is { } before)
-            {
-                foreach (var curve in before)
-                {
-                    chain.AddFirst(curve.Reversed());
-                }
-            }
-            var line = open[i] with { Curves = [.. chain], IsClosed = Meets(chain, within) };
-            joined.Add(line.IsClosed ? Closed(line, within) : line);
+            joined.Add(isClosed ? Closed(line, within) : line);
         }
         return joined;
+    }
+
+    private static LinkedList<Curve> Chain(DxfLine line, EndIndex ends, double within)
+    {
+        var chain = new LinkedList<Curve>(line.Curves);
+        while (!Meets(chain, within) && ends.TakeAt(chain.Last!.Value.End, line) is { } next)
+        {
+            foreach (var curve in next)
+            {
+                chain.AddLast(curve);
+            }
+        }
+        while (!Meets(chain, within) && ends.TakeAt(chain.First!.Value.Start, line) is { } before)
+        {
+            foreach (var curve in before)
+            {
+                chain.AddFirst(curve.Reversed());
+            }
+        }
+        return chain;
     }
 
     private static bool Meets(LinkedList<Curve> chain, double within) =>
@@ -70,8 +81,11 @@ internal static class DxfChains
             (_lines, _cell, _taken) = (lines, cell, new bool[lines.Count]);
             for (var i = 0; i < lines.Count; i++)
             {
-                Cell(lines[i].Curves[0].Start).Add(i);
-                Cell(lines[i].Curves[^1].End).Add(i);
+                if (!lines[i].IsClosed)
+                {
+                    Cell(lines[i].Curves[0].Start).Add(i);
+                    Cell(lines[i].Curves[^1].End).Add(i);
+                }
             }
         }
 
@@ -83,7 +97,7 @@ internal static class DxfChains
         }
 
         /// <summary>Takes the line that goes on from a place, turned so that it begins there; null where the chain ends.</summary>
-        internal List<Curve>? TakeAt(Point place, string layer)
+        internal List<Curve>? TakeAt(Point place, DxfLine line)
         {
             var (x, y) = Address(place);
             for (var dx = -1; dx <= 1; dx++)
@@ -92,7 +106,8 @@ internal static class DxfChains
                 {
                     foreach (var i in _cells.GetValueOrDefault((x + dx, y + dy), []))
                     {
-                        if (_taken[i] || _lines[i].Layer != layer)
+                        // Lines with names of their own were meant to be lines of their own.
+                        if (_taken[i] || _lines[i].Layer != line.Layer || _lines[i].Name != line.Name)
                         {
                             continue;
                         }

@@ -103,7 +103,12 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     /// <summary>The added fonts and the pictures that a document names, as far as they are there.</summary>
     internal async Task<List<ProjectAsset>> Of(Project project, CancellationToken cancellation)
     {
-        var pictures = project.Cloths.Select(cloth => cloth.Swatch?.AssetId).OfType<string>().Distinct().ToList();
+        var pictures = project
+            .Cloths.Select(cloth => cloth.Swatch?.AssetId)
+            .Concat(project.Cut.Cloths.Select(cut => cut.Photo?.Picture))
+            .OfType<string>()
+            .Distinct()
+            .ToList();
         var rows = await db
             .Assets.AsNoTracking()
             .Where(asset => pictures.Contains(asset.Sha256))

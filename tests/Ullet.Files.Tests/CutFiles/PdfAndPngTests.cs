@@ -167,6 +167,25 @@ public sealed class PdfAndPngTests
     }
 
     [Fact]
+    public void Png_TooCoarseForAPart_IsRefused()
+    {
+        var project = new PlaceElement
+        {
+            ElementId = "e4",
+            Width = 1,
+            Height = 60,
+        }
+            .Apply(DemoWork.Patch.Project, DemoWork.Context)
+            .Value;
+        var sheet = DemoWork
+            .With(project, new SetMethod { ElementId = "e4", Method = Method.CutBeforehand })
+            .Sheets.First(each => each.Shapes.Any(placed => placed.Shape.ElementId == "e4"));
+        var coarse = CutExport.Make(Made.Page(sheet), new CutFileWish(CutFormat.Png, Dpi: 36));
+        Assert.Equal("picture-too-coarse", coarse.Refusal?.Code);
+        Assert.True(CutExport.Make(Made.Page(sheet), new CutFileWish(CutFormat.Png, Dpi: 300)).IsOk);
+    }
+
+    [Fact]
     public void PixelAreas_JoinAcrossCornersAndFindHoles()
     {
         string[] rows = ["..........", ".###......", ".#.#...#..", ".###..#...", ".........."];
