@@ -139,14 +139,6 @@ public static class CutExport
             .GroupBy(path => path.Part, ReferenceEqualityComparer.Instance)
             .Select(part => part.Aggregate(Box.Empty, (box, path) => box.Union(path.Bounds())))
             .ToList();
-        if (boxes.Exists(box => Math.Min(box.Width, box.Height) < 1.5 * pixel))
-        {
-            return new Refusal(
-                "picture-too-coarse",
-                "dpi",
-                $"At {read.Dpi:0} pixels per inch a part of a shape is hardly a pixel wide and would be lost. Ask for more pixels per inch."
-            );
-        }
         var all = boxes.Aggregate(Box.Empty, (box, each) => box.Union(each));
         var seen = read.Shapes.Aggregate(Box.Empty, (box, each) => box.Union(each));
         var missing = boxes.Where(box => !read.Shapes.Any(shape => shape.Contains(box, pixel))).ToList();
@@ -158,7 +150,13 @@ public static class CutExport
             || (apart && boxes.Any(box => !read.Shapes.Any(shape => Near(shape, box, pixel))))
         )
         {
-            throw new InvalidOperationException("A shape of the PNG has another size when it is read back.");
+            // Pixels can't show what is thinner than they are: nothing that differs is handed out.
+            return new Refusal(
+                "picture-too-coarse",
+                "dpi",
+                $"At {read.Dpi:0} pixels per inch a part of a shape is thinner than a pixel and comes back in another size. Ask for "
+                    + "more pixels per inch, or take another format."
+            );
         }
         return file;
     }

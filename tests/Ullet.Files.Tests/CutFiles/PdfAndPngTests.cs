@@ -166,10 +166,20 @@ public sealed class PdfAndPngTests
         );
     }
 
+    /// <summary>A bar a few pixels wide comes back; a beetroot squeezed until its root is thinner than a pixel does not.</summary>
     [Fact]
     public void Png_TooCoarseForAPart_IsRefused()
     {
-        var project = new PlaceElement
+        var bar = new AddPiece
+        {
+            Shape = new RectangleShape(),
+            Box = new ElementBox(0, 0, 1, 60, 7),
+            Method = Method.CutBeforehand,
+            ClothId = "carrot",
+        };
+        var bars = DemoWork.With(DemoWork.Patch.Project, bar).Sheets.First(sheet => sheet.Cloth.Id == "carrot");
+        Assert.True(CutExport.Make(Made.Page(bars), new CutFileWish(CutFormat.Png, Dpi: 150)).IsOk);
+        var squeezed = new PlaceElement
         {
             ElementId = "e4",
             Width = 1,
@@ -177,12 +187,12 @@ public sealed class PdfAndPngTests
         }
             .Apply(DemoWork.Patch.Project, DemoWork.Context)
             .Value;
-        var sheet = DemoWork
-            .With(project, new SetMethod { ElementId = "e4", Method = Method.CutBeforehand })
-            .Sheets.First(each => each.Shapes.Any(placed => placed.Shape.ElementId == "e4"));
-        var coarse = CutExport.Make(Made.Page(sheet), new CutFileWish(CutFormat.Png, Dpi: 36));
-        Assert.Equal("picture-too-coarse", coarse.Refusal?.Code);
-        Assert.True(CutExport.Make(Made.Page(sheet), new CutFileWish(CutFormat.Png, Dpi: 300)).IsOk);
+        var beet = DemoWork
+            .With(squeezed, new SetMethod { ElementId = "e4", Method = Method.CutBeforehand })
+            .Sheets.First(sheet => sheet.Shapes.Any(placed => placed.Shape.ElementId == "e4"));
+        var refusal = CutExport.Make(Made.Page(beet), new CutFileWish(CutFormat.Png, Dpi: 300)).Refusal;
+        Assert.Equal("picture-too-coarse", refusal?.Code);
+        Assert.True(CutExport.Make(Made.Page(beet), new CutFileWish(CutFormat.Svg)).IsOk);
     }
 
     [Fact]
