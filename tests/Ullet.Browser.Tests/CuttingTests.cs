@@ -111,6 +111,12 @@ public sealed partial class CuttingTests(UlletSite site) : BrowserTest(site), IC
             visitor.Choose("Grain", "one way");
             visitor.Click("button", "Sizes");
             visitor.Click("button", "Heart");
+            visitor.ShiftClick("button", "Leaf");
+            visitor.Click("button", "Keep together");
+            Assert.Equal((string)Shape(visitor, "Heart")["unit"]!, (string)Shape(visitor, "Leaf")["unit"]!);
+            visitor.Click("button", "Let go");
+            Assert.NotEqual((string)Shape(visitor, "Heart")["unit"]!, (string)Shape(visitor, "Leaf")["unit"]!);
+            visitor.Click("button", "Heart");
             visitor.Click("button", "Turn");
             visitor.WaitForText("The grain of this cloth runs one way");
             visitor.Click("button", "Lay out");

@@ -127,6 +127,12 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    internal void ShiftClick(string role, string name)
+    {
+        new Actions(_driver).KeyDown(Keys.Shift).Click(Find(role, name)).KeyUp(Keys.Shift).Perform();
+        WaitUntilIdle();
+    }
+
     /// <summary>Drags a shape on the mat by its left edge, so many mm.</summary>
     internal void DragShape(string name, double x, double y)
     {

@@ -84,14 +84,15 @@ public static class PieceMarks
         return room >= Math.Min(LeastArm * 2, radius / 2) ? (middle, room) : (deepest, Math.Min(Arm, radius - 0.5));
     }
 
-    /// <summary>Where edges of two shapes cross on the wall, by the key of each of the two.</summary>
+    /// <summary>Where edges of two pieces cross on the wall, by the key of each of the two. Templates are trimmed afterwards and layers
+    /// are sewn in: their edges meet nothing.</summary>
     private static Dictionary<string, List<Point>> Meetings(ImmutableArray<CutShape> shapes)
     {
         var tree = new STRtree<int>();
         var lines = shapes.Select(shape => PlaneGeometry.Lines(shape.Outline)).ToList();
         for (var i = 0; i < lines.Count; i++)
         {
-            if (shapes[i].Kind != CutKind.Layer)
+            if (shapes[i].Kind == CutKind.Piece)
             {
                 tree.Insert(lines[i].EnvelopeInternal, i);
             }
@@ -99,7 +100,7 @@ public static class PieceMarks
         var found = new Dictionary<string, List<Point>>(StringComparer.Ordinal);
         for (var i = 0; i < lines.Count; i++)
         {
-            foreach (var j in tree.Query(lines[i].EnvelopeInternal).Order().Where(_ => shapes[i].Kind != CutKind.Layer))
+            foreach (var j in tree.Query(lines[i].EnvelopeInternal).Order().Where(_ => shapes[i].Kind == CutKind.Piece))
             {
                 foreach (var at in j > i ? Crossings(lines[i], lines[j]) : [])
                 {

@@ -104,12 +104,13 @@ public static class InstructionSheet
         }
         foreach (var sheet in evaluated.Sheets)
         {
+            var mirrored = sheet.Setup.MirrorReason is { } why ? $", cut mirrored ({why})" : "";
             foreach (var shape in sheet.Shapes.Where(Listed).Select(placed => placed.Shape))
             {
                 var box = shape.Bounds();
                 var what = shape.IsTemplate ? "a rough piece of at least" : "cut to size,";
                 pen.Write(
-                    $"{sheet.Cloth.Name}: {shape.Name}, {what} {LengthText.AtLeast(box.Width, box.Height)}",
+                    $"{sheet.Cloth.Name}: {shape.Name}, {what} {LengthText.AtLeast(box.Width, box.Height)}{mirrored}",
                     10.5f
                 );
             }

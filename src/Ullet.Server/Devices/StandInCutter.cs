@@ -77,6 +77,9 @@ public static class StandInCutter
 
     private const double LiftSeconds = 0.4;
 
+    /// <summary>The most lines of one file.</summary>
+    internal const int MostLines = 20_000;
+
     public static DryRun Run(CutFile file, CutterSetup setup)
     {
         var place = Affine.Translate(setup.X ?? 0, setup.Y ?? 0);
@@ -161,23 +164,39 @@ public static class StandInCutter
         return freed.ToImmutable();
     }
 
-    /// <summary>Nearest first among the lines whose inner lines are all cut.</summary>
+    /// <summary>The pen and the creasing tool go first: what is cut free moves. Then nearest first among the lines whose inner
+    /// lines are all cut.</summary>
     private static List<Line> Order(List<Line> lines, Point at, out double travel)
     {
-        var left = lines.ToList();
-        var ordered = new List<Line>();
+        var ordered = new List<Line>(lines.Count);
         travel = 0;
-        while (left.Count > 0)
+        foreach (var cuts in new[] { false, true })
         {
-            var free = left.Where(line => !left.Exists(other => other.Holder == line));
-            // The pen and the creasing tool go first: what is cut free moves.
-            var next = free.OrderBy(line => line.Source.Role == CutRole.Cut)
-                .ThenBy(line => line.Start.DistanceTo(at))
-                .First();
-            travel += next.Start.DistanceTo(at);
-            at = next.Source.IsClosed ? next.Start : next.Way[^1];
-            left.Remove(next);
-            ordered.Add(next);
+            var own = lines.Where(line => (line.Source.Role == CutRole.Cut) == cuts).ToList();
+            var inner = own.ToDictionary(line => line, _ => 0);
+            foreach (var line in own.Where(line => line.Holder is not null))
+            {
+                inner[line.Holder!]++;
+            }
+            var free = own.Where(line => inner[line] == 0).ToList();
+            while (free.Count > 0)
+            {
+                var best = 0;
+                for (var i = 1; i < free.Count; i++)
+                {
+                    best = free[i].Start.DistanceTo(at) < free[best].Start.DistanceTo(at) ? i : best;
+                }
+                var next = free[best];
+                free[best] = free[^1];
+                free.RemoveAt(free.Count - 1);
+                travel += next.Start.DistanceTo(at);
+                at = next.Source.IsClosed ? next.Start : next.Way[^1];
+                ordered.Add(next);
+                if (next.Holder is { } holder && --inner[holder] == 0)
+                {
+                    free.Add(holder);
+                }
+            }
         }
         return ordered;
     }

@@ -64,7 +64,8 @@ internal static class DeviceEndpoints
         }
         var read = (await Bytes(request, cancellation))
             .Then(bytes => CutFileReader.Read(bytes))
-            .Then(file => ForCloth(file, setup.Cloth));
+            .Then(file => ForCloth(file, setup.Cloth))
+            .Then(NotTooMany);
         return read.IsOk ? TypedResults.Ok(StandInCutter.Run(read.Value, setup)) : Problems.Of(read.Refusal!);
     }
 
@@ -75,6 +76,16 @@ internal static class DeviceEndpoints
                 "cut-file-other-cloth",
                 "cloth",
                 $"This file is for {meant}, and {onMat} lies on the mat. Take the right file, or change the cloth."
+            )
+            : file;
+
+    private static Result<CutFile> NotTooMany(CutFile file) =>
+        file.Lines.Length > StandInCutter.MostLines
+            ? new Refusal(
+                "cut-file-too-many-lines",
+                "file",
+                $"This cut file has {file.Lines.Length:N0} lines; the stand-in cutter takes up to {StandInCutter.MostLines:N0}. "
+                    + "Join lines that belong together, or split the file."
             )
             : file;
 

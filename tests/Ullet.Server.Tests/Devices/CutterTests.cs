@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
@@ -160,23 +161,77 @@ public sealed class CutterTests(TestServer server) : IClassFixture<TestServer>
             200,
             200,
             [
-                .. rings.Select(size => new CutLine(
-                    "c-cut",
-                    size.ToString("0", null),
-                    Contour.Polygon([
-                        new(100 - size, 100 - size),
-                        new(100 + size, 100 - size),
-                        new(100 + size, 100 + size),
-                        new(100 - size, 100 + size),
-                    ]),
-                    true
-                )),
+                .. rings.Select(size =>
+                    Square(new Box(100 - size, 100 - size, 100 + size, 100 + size), size.ToString("0", null))
+                ),
             ]
         );
         var run = StandInCutter.Run(file, new CutterSetup());
         Assert.Equal(rings.Order().Select(size => size.ToString("0", null)), run.Lines.Select(line => line.Name));
         Assert.Equal([true, false, true, false, true, false, true, false], run.Freed.Select(shape => shape.IsWaste));
     }
+
+    /// <summary>The order held against a plain search of it: all that is left, every time.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public void Order_OfAnyFile_IsThatOfAPlainSearch(int seed)
+    {
+        var random = new Random(seed);
+        var boxes = new List<Box>();
+        while (boxes.Count < 60)
+        {
+            var (x, y, side) = (random.NextDouble() * 280, random.NextDouble() * 280, 2 + (random.NextDouble() * 40));
+            var box = new Box(x, y, x + side, y + side);
+            // Nested or apart, never crossing.
+            if (boxes.TrueForAll(other => other.Contains(box) || box.Contains(other) || !other.Overlaps(box)))
+            {
+                boxes.Add(box);
+            }
+        }
+        var lines = boxes.Select((box, i) => Square(box, $"{i}")).ToImmutableArray();
+        var run = StandInCutter.Run(new CutFile(330, 330, lines), new CutterSetup());
+
+        var frame = boxes.Aggregate(Box.Empty, (all, box) => all.Union(box));
+        var (at, left, plain) = (
+            new Point(frame.MinX, frame.MinY),
+            Enumerable.Range(0, 60).ToList(),
+            new List<string>()
+        );
+        while (left.Count > 0)
+        {
+            var next = left.Where(i => !left.Exists(j => j != i && boxes[i].Contains(boxes[j])))
+                .MinBy(i => new Point(boxes[i].MinX, boxes[i].MinY).DistanceTo(at));
+            at = new Point(boxes[next].MinX, boxes[next].MinY);
+            left.Remove(next);
+            plain.Add($"{next}");
+        }
+        Assert.Equal(plain, run.Lines.Select(line => line.Name));
+    }
+
+    [Fact]
+    public async Task File_OfTooManyLines_IsRefused()
+    {
+        var svg = new StringBuilder("<svg width='9mm' height='9mm' viewBox='0 0 9 9'><path d='");
+        svg.Insert(svg.Length, "M0 0L1 1", StandInCutter.MostLines + 1);
+        using var content = new ByteArrayContent(Encoding.UTF8.GetBytes(svg.Append("'/></svg>").ToString()));
+        using var answer = await server.Client.PostAsync("/api/devices/cutter/dry-run", content);
+        await BadInputTests.AssertProblem(answer, HttpStatusCode.BadRequest, "cut-file-too-many-lines");
+    }
+
+    private static CutLine Square(Box box, string name) =>
+        new(
+            "c-cut",
+            name,
+            Contour.Polygon([
+                new(box.MinX, box.MinY),
+                new(box.MaxX, box.MinY),
+                new(box.MaxX, box.MaxY),
+                new(box.MinX, box.MaxY),
+            ]),
+            true
+        );
 
     private Task<JsonNode> Run(string settings) => Run(settings, Encoding.UTF8.GetBytes(Page));
 

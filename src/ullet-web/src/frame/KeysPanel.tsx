@@ -24,6 +24,7 @@ const KEYS = [
   ["Alt while dragging", "Past the guides; turning: freely instead of in steps of 15°"],
   ["Shift+Enter in the stack", "Add to what is selected, or take from it"],
   ["Alt+↑ · Alt+↓ in the stack", "Up · down the stack"],
+  ["Page up · Page down · R", "On the mat: choose a shape (arrows move it), turn it by a quarter"],
   ["Escape", "Let go, then select nothing"],
   ["?", "These keys"],
 ] as const;
@@ -43,7 +44,7 @@ export function KeysPanel() {
 
   return (
     <Panel title="Keys" open={keysOpen} onOpenChange={setKeysOpen}>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+      <dl className="grid min-h-0 grid-cols-[auto_1fr] gap-x-4 gap-y-1.5 overflow-y-auto">
         {KEYS.map(([keys, what]) => (
           <div key={keys} className="contents">
             <dt className="font-semibold">{keys}</dt>

@@ -132,6 +132,11 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
           onTyped={(copies) => sheet({ copies: Math.round(copies) })}
         />
       </div>
+      {cloth.layout === "packed" ? (
+        <p className="text-[13px] text-muted">
+          Choose several shapes (Shift and click, on the mat or in the list) to keep them together.
+        </p>
+      ) : null}
       <fieldset className="space-y-1">
         <legend className="font-semibold">Drawn on the pieces</legend>
         <div className="grid grid-cols-2 gap-x-2 gap-y-1">

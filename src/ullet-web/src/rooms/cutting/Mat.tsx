@@ -6,7 +6,7 @@ import { useView } from "../../state/view";
 import { MarginLine } from "./MarginLine";
 import { MatNumbers } from "./MatNumbers";
 import { boxOf, snapped, unitOf } from "./matSnap";
-import { markOf, type TableProps } from "./tableProps";
+import { markOf, toggled, type TableProps } from "./tableProps";
 
 interface Drag {
   shape: SheetShape;
@@ -54,13 +54,8 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
     const at = mm(event);
     const unit = unitOf(sheet, drag.shape);
     const others = sheet.shapes.filter((shape) => !unit.includes(shape));
-    const by = snapped(
-      boxOf(unit),
-      { x: at.x - drag.startX, y: at.y - drag.startY },
-      others,
-      cloth.usable,
-      cloth.cut.gap ?? 2,
-    );
+    const free = { x: at.x - drag.startX, y: at.y - drag.startY };
+    const by = event.altKey ? free : snapped(boxOf(unit), free, others, cloth.usable, cloth.cut.gap ?? 2);
     setDrag({ ...drag, ...by });
     void edits.preview(wish(drag.shape, by.x, by.y));
   };
@@ -140,13 +135,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
               onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId);
                 const mark = markOf(shape);
-                choose(
-                  !event.shiftKey
-                    ? [mark]
-                    : isChosen
-                      ? chosen.filter((each) => each !== mark)
-                      : [...chosen, mark],
-                );
+                choose(event.shiftKey ? toggled(chosen, mark) : [mark]);
                 const at = mm(event);
                 setDrag({ shape, startX: at.x, startY: at.y, x: 0, y: 0 });
               }}

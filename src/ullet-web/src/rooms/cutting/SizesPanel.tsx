@@ -5,7 +5,7 @@ import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { useSaveFile } from "../../parts/useSaveFile";
-import { markOf, type TableProps } from "./tableProps";
+import { markOf, toggled, type TableProps } from "./tableProps";
 
 const ROLES = [
   { value: "cut", label: "cut" },
@@ -49,7 +49,7 @@ export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: T
               shape={shape}
               number={i + 1}
               chosen={chosen.includes(markOf(shape))}
-              onChosen={() => choose([markOf(shape)])}
+              onChosen={(more) => choose(more ? toggled(chosen, markOf(shape)) : [markOf(shape)])}
             />
             <Readings
               size={shape.size}
@@ -90,14 +90,19 @@ export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: T
   );
 }
 
-function ShapeHead(props: { shape: SheetShape; number: number; chosen: boolean; onChosen: () => void }) {
+function ShapeHead(props: {
+  shape: SheetShape;
+  number: number;
+  chosen: boolean;
+  onChosen: (more: boolean) => void;
+}) {
   const { shape, number, chosen, onChosen } = props;
   return (
     <button
       type="button"
       aria-pressed={chosen}
       className="flex w-full items-center gap-2 rounded-md text-left font-semibold hover:text-indigo"
-      onClick={onChosen}
+      onClick={(event) => onChosen(event.shiftKey)}
     >
       <span className="inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-ink text-[13px]">
         {number}

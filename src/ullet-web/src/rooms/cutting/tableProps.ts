@@ -15,3 +15,7 @@ export interface TableProps {
 
 /** Tells one shape on the mats from all others. */
 export const markOf = (shape: { key: string; copy: number }) => `${shape.key} ${shape.copy}`;
+
+/** What is chosen once one more is chosen, or let go. */
+export const toggled = (chosen: string[], mark: string) =>
+  chosen.includes(mark) ? chosen.filter((each) => each !== mark) : [...chosen, mark];
