@@ -149,6 +149,7 @@ public sealed partial class CuttingTests(UlletSite site) : BrowserTest(site), IC
             visitor.Click("button", "Cut a ring and lift it");
             visitor.WaitForText("The ring does not lift");
             visitor.Click("button", "Cut");
+            visitor.WaitForText("Not cut through: the blade reached 0.6 mm");
             visitor.WaitForText("Still held by the cloth");
             visitor.Type("Depth", "2");
             visitor.Click("button", "Cut again in place");

@@ -92,6 +92,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(SetTolerances), "setTolerances")]
 [JsonDerivedType(typeof(SetUnit), "setUnit")]
 [JsonDerivedType(typeof(SetZone), "setZone")]
+[JsonDerivedType(typeof(ShareMat), "shareMat")]
 [JsonDerivedType(typeof(SkewElements), "skewElements")]
 [JsonDerivedType(typeof(SplitLine), "splitLine")]
 [JsonDerivedType(typeof(StayCentred), "stayCentred")]

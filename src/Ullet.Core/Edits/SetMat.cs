@@ -44,3 +44,15 @@ public sealed record SetMat : Edit
         };
     }
 }
+
+/// <summary>Takes a cloth's own mat away: the project's serves it again.</summary>
+public sealed record ShareMat : ClothCutEdit
+{
+    public override string Label(Project before) => $"Use the project's mat for {ClothName(before)}";
+
+    private protected override Result<ClothCut> Change(ClothCut cut, Project project, EditContext context) =>
+        cut with
+        {
+            Mat = null,
+        };
+}

@@ -65,28 +65,38 @@ internal sealed record BladeModel(
     /// <summary>What the test cut shows, in words.</summary>
     internal string Words()
     {
-        string Mm(double mm) => mm.ToString("0.0#", CultureInfo.InvariantCulture) + " mm";
-        var wear = Wear >= 0.05 ? $" The blade has worn by {Mm(Wear)}." : "";
         if (MarksMat)
         {
-            return $"The ring lifts out, but the blade has scored the mat: it reached {Mm(Reached)} through {Mm(Thickest)} of cloth. "
-                + $"Set it to {Mm(Suggested)}.";
+            return $"The ring lifts out, but the blade has scored the mat: {Through} Set it to {Mm(Suggested)}.";
         }
         if (IsThrough)
         {
-            return $"The ring lifts out clean: the blade reached {Mm(Reached)} through {Mm(Thickest)} of cloth.{wear}";
+            return $"The ring lifts out clean: {Through}{Worn}";
         }
-        var what = Round.Any(through => through)
+        var lifted = Round.Any(through => through)
             ? "The ring lifts on one side and hangs by threads on the other"
             : "The ring does not lift";
-        var passes = Depth - Wear >= Thickest;
-        return $"{what}: the blade reached {Mm(Reached)}, the cloth is up to {Mm(Thickest)} thick.{wear} "
-            + (
-                passes
-                    ? "The blade is long enough; give it another pass, or more pressure."
-                    : $"Set it to {Mm(Suggested)}."
-            );
+        return $"{lifted}: {Short}{Worn} {Advice}";
     }
+
+    /// <summary>What the depth came to when everything was cut, in words.</summary>
+    internal string CutWords() =>
+        !IsThrough ? $"Not cut through: {Short}{Worn} {Advice} Then cut again in the same place."
+        : MarksMat ? $"Cut through, and into the mat: {Through} Set it to {Mm(Suggested)} next time."
+        : $"Cut through: {Through}{Worn}";
+
+    private string Through => $"the blade reached {Mm(Reached)} through {Mm(Thickest)} of cloth.";
+
+    private string Short => $"the blade reached {Mm(Reached)}, the cloth is up to {Mm(Thickest)} thick.";
+
+    private string Worn => Wear >= 0.05 ? $" The blade has worn by {Mm(Wear)}." : "";
+
+    private string Advice =>
+        Depth - Wear >= Thickest
+            ? "The blade is long enough; give it another pass, or more pressure."
+            : $"Set it to {Mm(Suggested)}.";
+
+    private static string Mm(double mm) => mm.ToString("0.0#", CultureInfo.InvariantCulture) + " mm";
 
     private double Thickness => UsualThickness(Material) * (1 + ((Share(Name) - 0.5) * 0.16));
 

@@ -127,7 +127,7 @@ public static class StandInCutter
                 + (ordered.Count * passes * LiftSeconds),
             blade.IsThrough,
             blade.Reached,
-            blade.Words(),
+            blade.CutWords(),
             blade.IsThrough ? shapes : [],
             blade.IsThrough ? [] : shapes
         );

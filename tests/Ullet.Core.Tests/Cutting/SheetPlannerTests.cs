@@ -340,6 +340,8 @@ public sealed class SheetPlannerTests
         Assert.Equal((305, 10), (sheets[0].MatWidth, sheets[0].Setup.Mat.Margin));
         Assert.Equal((152, 4), (sheets[1].MatWidth, sheets[1].Setup.Mat.Margin));
         Assert.Equal(4, sheets[1].Bounds().MinX, 0.001);
+        var shared = SampleProject.Evaluate(SampleProject.Apply(project, new ShareMat { ClothId = "felt" })).Sheets;
+        Assert.Equal((305, 10), (shared[1].MatWidth, shared[1].Setup.Mat.Margin));
     }
 
     private static Project TwoProject(double apart) =>

@@ -55,6 +55,11 @@ public sealed class CutterTests(TestServer server) : IClassFixture<TestServer>
         Assert.False((bool)shallow["isThrough"]!);
         Assert.Empty(shallow["freed"]!.AsArray());
         Assert.Single(shallow["held"]!.AsArray());
+        Assert.StartsWith(
+            "Not cut through: the blade reached 0.8 mm",
+            (string)shallow["words"]!,
+            StringComparison.Ordinal
+        );
         var reached = (double)shallow["reached"]!;
         var again = await Run(
             FormattableString.Invariant($"material=felt&cloth=beet cotton&depth=2&pressure=0.8&already={reached}")
@@ -150,6 +155,34 @@ public sealed class CutterTests(TestServer server) : IClassFixture<TestServer>
         Assert.True(
             (bool)(await Test(FormattableString.Invariant($"{Settings}&depth={depth}&metres=30")))["liftsOut"]!
         );
+    }
+
+    /// <summary>Deeper, harder, more often: never less than before; a worn blade never more.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    public void Blade_NeverReachesLess_WhenItIsSetDeeper(int seed)
+    {
+        var random = new Random(seed);
+        for (var i = 0; i < 300; i++)
+        {
+            var blade = new BladeModel(
+                (CutMaterial)random.Next(12),
+                $"cloth {random.Next(50)}",
+                0.1 + (random.NextDouble() * 3),
+                0.05 + (random.NextDouble() * 0.9),
+                1 + random.Next(3),
+                random.NextDouble() * 60,
+                random.NextDouble()
+            );
+            Assert.True((blade with { Depth = blade.Depth + 0.3 }).Reached >= blade.Reached);
+            Assert.True((blade with { Passes = blade.Passes + 1 }).Reached >= blade.Reached);
+            Assert.True((blade with { Metres = blade.Metres + 20 }).Reached <= blade.Reached);
+            Assert.True(blade.Reached >= blade.Already);
+            Assert.Equal(blade.IsThrough, blade.Round.All(through => through) && blade.Reached >= blade.Thickest);
+            var advised = blade with { Depth = blade.Suggested, Passes = 6, Pressure = 1 };
+            Assert.True(advised.IsThrough && !(advised with { Already = 0 }).MarksMat);
+        }
     }
 
     [Fact]

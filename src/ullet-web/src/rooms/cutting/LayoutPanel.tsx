@@ -1,5 +1,6 @@
 import { useEdits } from "../../api/edits";
 import type { ClothCut, CutMarks, Lying } from "../../api/client";
+import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { NumberField } from "../../parts/NumberField";
@@ -85,8 +86,13 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
           type="checkbox"
           className="size-4 accent-indigo"
           checked={cloth.hasOwnMat}
-          disabled={cloth.hasOwnMat}
-          onChange={() => void edits.edit({ edit: "setMat", ...mat, clothId: cloth.clothId })}
+          onChange={(event) =>
+            void edits.edit(
+              event.target.checked
+                ? { edit: "setMat", ...mat, clothId: cloth.clothId }
+                : { edit: "shareMat", clothId: cloth.clothId },
+            )
+          }
         />
         This cloth has a mat of its own
       </label>
@@ -131,6 +137,11 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
           digits={0}
           onTyped={(copies) => sheet({ copies: Math.round(copies) })}
         />
+        {cut.usableWidth == null ? null : (
+          <Button className="self-end" onClick={() => sheet({ usableWidth: null })}>
+            As wide as the mat
+          </Button>
+        )}
       </div>
       {cloth.layout === "packed" ? (
         <p className="text-[13px] text-muted">
