@@ -37,6 +37,7 @@ public sealed class CutApiTests(TestServer server) : IClassFixture<TestServer>
     [InlineData("cut.pdf?cloth=straw&paper=napkin", "paper-unknown")]
     [InlineData("cut.png?cloth=straw&dpi=9", "dpi-out-of-range")]
     [InlineData("cut.svg?cloth=straw&sheet=7", "sheet-unknown")]
+    [InlineData("cut.svg?cloth=straw&sheet=abc", "request-broken")]
     [InlineData("scissors.pdf?paper=napkin", "paper-unknown")]
     public async Task CutFile_WishedImpossibly_IsRefusedWithASentence(string address, string code)
     {

@@ -67,7 +67,13 @@ public static class CutLimits
         );
 
     private static Refusal? Check(MatPhoto photo) =>
-        Limits.CheckRange(photo.Width, 5, 3000, "mm", "The width of the photo", "width")
+        (
+            photo.Picture.Length is > 0 and <= 80
+            && photo.Picture.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')
+                ? null
+                : new Refusal("picture-unknown", "picture", "There is no such picture to lie on the mat.")
+        )
+        ?? Limits.CheckRange(photo.Width, 5, 3000, "mm", "The width of the photo", "width")
         ?? Limits.CheckRange(photo.X, -3000, 3000, "mm", "The place across of the photo", "x")
         ?? Limits.CheckRange(photo.Y, -3000, 3000, "mm", "The place down of the photo", "y");
 

@@ -62,8 +62,26 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
             ? "a value is missing: " + message[(message.LastIndexOf(':') + 1)..].Trim().TrimEnd('.')
         : message.Split(" Path:")[0].TrimEnd('.');
 
+    /// <summary>A value of the address that can't be taken: its name and what was given, or null.</summary>
+    private static Refusal? Unbound(string message)
+    {
+        // "Failed to bind parameter "Nullable<int> Sheet" from "abc"."
+        var parts = message.Split('"');
+        if (!message.StartsWith("Failed to bind parameter", StringComparison.Ordinal) || parts.Length < 4)
+        {
+            return null;
+        }
+        var name = parts[1].Split(' ')[^1];
+        var field = char.ToLowerInvariant(name[0]) + name[1..];
+        return new Refusal("request-broken", field, $"\"{parts[3]}\" is no value that \"{field}\" can have.");
+    }
+
     private static Refusal Unreadable(BadHttpRequestException bad)
     {
+        if (Unbound(bad.Message) is { } unbound)
+        {
+            return unbound;
+        }
         var why = bad.InnerException is JsonException json
             ? $"{Plain(json.Message)} (at {json.Path ?? "$"})"
             : bad.Message.TrimEnd('.');

@@ -122,6 +122,12 @@ public sealed class CutChecksTests
                 .Code
         );
         Assert.Equal(
+            "picture-unknown",
+            SampleProject
+                .Refused(project, new SetMatPhoto { ClothId = "beet", Photo = new MatPhoto("../secret", 100, 0, 0) })
+                .Code
+        );
+        Assert.Equal(
             "turn-odd",
             SampleProject
                 .Refused(
