@@ -78,6 +78,12 @@ public sealed partial class CuttingTests(UlletSite site) : BrowserTest(site), IC
             visitor.WaitForText("out of date: save it again");
             visitor.Download("button", "Save DXF of clay cotton", ".dxf");
             visitor.WaitForNoText("out of date: save it again");
+
+            visitor.Click("button", "Edge match");
+            visitor.Click("button", "Files");
+            visitor.Choose("What is saved", "Bo, B alone");
+            var alone = SvgCutReader.Read(visitor.Download("button", "Save SVG of Bo, B", ".svg")).Value;
+            Assert.Equal(3, alone.Lines.Length);
         });
 
     [Fact]

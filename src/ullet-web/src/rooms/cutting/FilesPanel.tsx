@@ -20,7 +20,9 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
   const [paper, setPaper] = useState("a4");
   const [dpi, setDpi] = useState("300");
   const [smooth, setSmooth] = useState(false);
-  const shape = sheet.shapes.find((each) => chosen.includes(markOf(each)));
+  const [isAlone, setIsAlone] = useState(false);
+  const chosenShape = sheet.shapes.find((each) => chosen.includes(markOf(each)));
+  const shape = isAlone ? chosenShape : undefined;
   const what = shape
     ? `element=${shape.elementId}&piece=${shape.ordinal}`
     : `cloth=${cloth.clothId}&sheet=${sheet.number}`;
@@ -28,16 +30,26 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
   const name = shape ? shape.name : cloth.name;
   return (
     <>
-      <p className="text-[14px]">
-        {shape
-          ? `${shape.name} alone; choose nothing on the mat to save the whole sheet.`
-          : `The whole sheet of ${cloth.name}; choose a shape on the mat to save it alone.`}
-        {cloth.mirrorReason ? (
-          <strong className="block text-madder">
-            Mirrored: {cloth.mirrorReason}. Do not mirror it again.
-          </strong>
-        ) : null}
-      </p>
+      <Choice
+        label="What is saved"
+        value={shape ? "alone" : "sheet"}
+        options={[
+          {
+            value: "sheet",
+            label: `all of ${cloth.name}${sheet.count > 1 ? `, sheet ${sheet.number}` : ""}`,
+          },
+          ...(chosenShape ? [{ value: "alone", label: `${chosenShape.name} alone` }] : []),
+        ]}
+        onChosen={(what) => setIsAlone(what === "alone")}
+      />
+      {chosenShape ? null : (
+        <p className="text-[13px] text-muted">Choose a shape on the mat to save it alone.</p>
+      )}
+      {cloth.mirrorReason ? (
+        <p className="text-[14px] font-semibold text-madder">
+          Mirrored: {cloth.mirrorReason}. Do not mirror it again.
+        </p>
+      ) : null}
       <ul className="divide-y divide-line rounded-card border border-line">
         {FORMATS.map((format) => (
           <li key={format.id} className="flex items-center gap-2 px-3 py-2">

@@ -32,8 +32,8 @@ export function CutRows({ projectId, scene }: { projectId: string; scene: Scene 
               {old.length > 0 ? (
                 <span className="flex items-center gap-1.5 text-[14px] font-semibold text-madder">
                   <TriangleAlert size={15} aria-hidden />
-                  Out of date: the {old.map((each) => each.format.toUpperCase()).join(" and ")} saved before
-                  does not match the stitching any more. Save it again.
+                  Out of date: the {old.map((each) => each.format.toUpperCase()).join(" and ")} saved before{" "}
+                  {old.length > 1 ? "do" : "does"} not match the stitching any more. Save it again.
                 </span>
               ) : null}
             </span>
