@@ -1,4 +1,4 @@
-import { useEffect } from "react";
+import { useEffect, useEffectEvent } from "react";
 import type { Cutter } from "./useCutter";
 
 const FRAME_MS = 1800;
@@ -10,6 +10,12 @@ export function useFilm(cutter: Cutter) {
   const moving = stage.doing === "frame" || stage.doing === "cutting" ? stage.doing : null;
   const run = moving && stage.doing !== "waiting" ? stage.run : null;
 
+  // The film runs from its start to its end; each of its pictures is no reason to begin again.
+  const show = useEffectEvent((doing: "frame" | "cutting", by: NonNullable<typeof run>, share: number) => {
+    if (share >= 1) finish(doing, 1, by);
+    else setStage({ doing, run: by, share });
+  });
+
   useEffect(() => {
     if (!moving || !run) return;
     const calm = window.matchMedia("(prefers-reduced-motion: reduce)").matches;
@@ -19,16 +25,10 @@ export function useFilm(cutter: Cutter) {
     const tick = (time: number) => {
       start ??= time;
       const share = calm ? 1 : Math.min(1, (time - start) / whole);
-      if (share >= 1) {
-        finish(moving, 1, run);
-        return;
-      }
-      setStage({ doing: moving, run, share });
-      asked = requestAnimationFrame(tick);
+      show(moving, run, share);
+      if (share < 1) asked = requestAnimationFrame(tick);
     };
     asked = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(asked);
-    // The film runs from its start to its end; each picture of it is no reason to begin again.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [moving, run]);
 }
