@@ -23,9 +23,13 @@ public static class Coupon
     /// <summary>A project that tests one cloth.</summary>
     /// <param name="source">The project that the cloth is used in: its ground, stabiliser and threads are taken.</param>
     /// <param name="cloth">One of its cloths.</param>
-    /// <param name="method">How the pieces are applied.</param>
-    public static Project Make(Project source, Cloth cloth, Method method)
+    /// <param name="asked">How the pieces are applied; null for how the cloth is applied in the project, or cut beforehand.</param>
+    public static Project Make(Project source, Cloth cloth, Method? asked = null)
     {
+        var method =
+            asked
+            ?? source.Elements.OfType<AppliqueElement>().FirstOrDefault(piece => piece.ClothId == cloth.Id)?.Method
+            ?? Method.CutBeforehand;
         var elements = ImmutableArray.CreateBuilder<Element>();
         elements.Add(Round("e1", "ring", 0, -52, Ring, hole: 30));
         elements.Add(Round("e2", "disc", 0, -52, 20, hole: 0));

@@ -27,20 +27,9 @@ public static class CutStamp
     {
         var shape = placed.Shape;
         var box = shape.Bounds();
-        var (area, length, moment) = (0.0, 0.0, Point.Zero);
-        foreach (var ring in shape.Outline.Flatten(0.02).SelectMany(region => region.Rings))
-        {
-            length += ring.Length;
-            for (var i = 0; i < ring.Points.Length; i++)
-            {
-                var (p, q) = (ring.Points[i] - box.Centre, ring.Points[(i + 1) % ring.Points.Length] - box.Centre);
-                var cross = Point.Cross(p, q) / 2;
-                area += cross;
-                moment += (p + q) * (cross / 3);
-            }
-        }
-        var mass = Math.Abs(area) < 1e-9 ? Point.Zero : moment * (1 / area);
-        var numbers = new[] { box.Width, box.Height, area, length, mass.X, mass.Y };
+        var (area, length, mass) = RegionOverlay.Measures(shape.Outline.Flatten(0.02));
+        var off = mass - box.Centre;
+        var numbers = new[] { box.Width, box.Height, area, length, off.X, off.Y };
         return $"{shape.Key} {placed.Copy} {placed.Role} {sheet.Setup.Cut.Lies} "
             + string.Join(' ', numbers.Select(number => number.ToString("0.000", CultureInfo.InvariantCulture)));
     }

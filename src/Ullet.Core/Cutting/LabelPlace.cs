@@ -76,9 +76,8 @@ internal static class LabelPlace
         BoxOf(mark).Overlaps(room)
         && mark.Curves.Any(curve =>
         {
-            var points = new List<Point> { curve.Start };
-            curve.Flatten(0.1, points);
-            return Enumerable.Range(1, points.Count - 1).Any(i => Box.Of([points[i - 1], points[i]]).Overlaps(room));
+            var points = new OpenPath([curve]).Flatten(0.1);
+            return Enumerable.Range(1, points.Length - 1).Any(i => Box.Of([points[i - 1], points[i]]).Overlaps(room));
         });
 
     private static Box BoxOf(MarkLine mark) =>

@@ -68,10 +68,10 @@ public static class SheetPlanner
         var laid = new List<(int Sheet, SheetUnit Unit)>();
         var packing = new ShelfPacking(setup.Usable, setup.Cut.Gap);
         var free = new List<SheetUnit>();
+        var places = setup.Cut.Places.ToLookup(each => new UnitName(each.Key, each.Copy));
         foreach (var unit in units)
         {
-            var place = setup.Cut.Places.FirstOrDefault(each => new UnitName(each.Key, each.Copy) == unit.Name);
-            if (place is null)
+            if (places[unit.Name].FirstOrDefault() is not { } place)
             {
                 free.Add(Straightened(unit, setup));
                 continue;

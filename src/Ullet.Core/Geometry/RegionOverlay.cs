@@ -17,6 +17,14 @@ public static class RegionOverlay
     public static bool AreNearer(IEnumerable<Region> first, IEnumerable<Region> second, double distance) =>
         PlaneGeometry.From(first).IsWithinDistance(PlaneGeometry.From(second), distance);
 
+    /// <summary>Area, mm², length of all edges, mm, and centre of mass of regions; nothing and the origin for none.</summary>
+    public static (double Area, double Length, Point Middle) Measures(IEnumerable<Region> regions)
+    {
+        var all = PlaneGeometry.From(regions);
+        var middle = all.Centroid;
+        return (all.Area, all.Length, middle.IsEmpty ? Point.Zero : new Point(middle.X, middle.Y));
+    }
+
     /// <summary>How far a place lies from the nearest edge of regions, mm.</summary>
     public static double DistanceToRings(IEnumerable<Region> regions, Point place) =>
         PlaneGeometry.From(regions).Boundary.Distance(PlaneGeometry.Place(place));

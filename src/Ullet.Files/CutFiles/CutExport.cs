@@ -127,12 +127,6 @@ public static class CutExport
         // Pixels per metre are a whole number in the file: that much is lost over the page.
         var pixel =
             (LengthText.MmPerInch / read.Dpi) + (Math.Max(page.Width, page.Height) * 0.51 / (read.Dpi / 0.0254));
-        var wanted = page.Of(CutRole.Cut)
-            .Where(path => path.Part is not null)
-            .Select(path => path.Part!)
-            .Distinct(ReferenceEqualityComparer.Instance)
-            .Cast<OutlinePart>()
-            .ToList();
         // Shapes that overlap run together in a picture; each must lie in what was found.
         var boxes = page.Of(CutRole.Cut)
             .Where(path => path.Part is not null)
@@ -142,7 +136,7 @@ public static class CutExport
         var all = boxes.Aggregate(Box.Empty, (box, each) => box.Union(each));
         var seen = read.Shapes.Aggregate(Box.Empty, (box, each) => box.Union(each));
         var missing = boxes.Where(box => !read.Shapes.Any(shape => shape.Contains(box, pixel))).ToList();
-        var apart = wanted.Count == read.Shapes.Length;
+        var apart = boxes.Count == read.Shapes.Length;
         if (
             missing.Count > 0
             || !seen.Contains(all, pixel)

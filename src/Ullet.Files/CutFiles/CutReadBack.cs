@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 
@@ -64,13 +65,9 @@ internal static class CutReadBack
         return places.Max(place => index.Nearest(place, 1)?.DistanceTo(place) ?? double.PositiveInfinity);
     }
 
-    private static List<Point> Points(IReadOnlyList<Curve> curves, bool closed)
+    private static List<Point> Points(ImmutableArray<Curve> curves, bool closed)
     {
-        var points = new List<Point> { curves[0].Start };
-        foreach (var curve in curves)
-        {
-            curve.Flatten(Flat, points);
-        }
+        var points = new OpenPath(curves).Flatten(Flat).ToList();
         if (!closed)
         {
             // There and back, so that no chord joins the ends.

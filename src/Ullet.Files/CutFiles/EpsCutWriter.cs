@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 
 namespace Ullet.Files.CutFiles;
 
@@ -8,7 +9,7 @@ namespace Ullet.Files.CutFiles;
 /// <remarks>After the EPSF specification 3.0. The bounding box is that of the lines, in whole points and exactly.</remarks>
 public static class EpsCutWriter
 {
-    public const double PointsPerMm = 72 / 25.4;
+    public const double PointsPerMm = 72 / LengthText.MmPerInch;
 
     internal const string PageMark = "%CutPage:";
 

@@ -20,7 +20,7 @@ public sealed record PdfStroke(Contour Contour, bool IsClosed, double Width);
 /// <summary>Reads the stroked lines of PDFs back that were written here: pages, transforms, line widths, paths.</summary>
 public static partial class PdfCutReader
 {
-    private const double MmPerPoint = 25.4 / 72;
+    private const double MmPerPoint = 1 / EpsCutWriter.PointsPerMm;
 
     private const RegexOptions Plain =
         RegexOptions.NonBacktracking | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant;
@@ -144,7 +144,7 @@ public static partial class PdfCutReader
 /// <param name="widths">Line widths of the page's graphics states.</param>
 internal sealed class PdfStrokes(double pageHeight, IReadOnlyDictionary<string, double> widths)
 {
-    private const double MmPerPoint = 25.4 / 72;
+    private const double MmPerPoint = 1 / EpsCutWriter.PointsPerMm;
 
     private readonly ImmutableArray<PdfStroke>.Builder _found = ImmutableArray.CreateBuilder<PdfStroke>();
     private readonly Stack<(Affine Map, double Width)> _kept = [];

@@ -9,7 +9,7 @@ namespace Ullet.Files.CutFiles;
 /// overlap and a square to check the print by.</summary>
 public static class PdfCutWriter
 {
-    internal const float PointsPerMm = 72f / 25.4f;
+    private const float PointsPerMm = (float)EpsCutWriter.PointsPerMm;
 
     /// <summary>Side of the check square, mm; half of it stands for 2 in beside it.</summary>
     public const double CheckSide = 50;

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Text;
 using System.Xml;
+using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 
@@ -13,7 +14,7 @@ namespace Ullet.Files.CutFiles;
 public static class SvgCutWriter
 {
     /// <summary>User units of 1/96 in for each mm.</summary>
-    public const double UnitsPerMm = 96 / 25.4;
+    public const double UnitsPerMm = SizeReading.UnitsPerInch / LengthText.MmPerInch;
 
     internal const string ClothMark = "data-cloth";
 

@@ -126,14 +126,8 @@ internal static class CutEndpoints
                 new Refusal("cloth-unknown", "clothId", $"There is no cloth \"{wish.ClothId}\" in this project.")
             );
         }
-        var method =
-            wish.Method
-            ?? head.Project.Elements.OfType<AppliqueElement>()
-                .FirstOrDefault(piece => piece.ClothId == cloth.Id)
-                ?.Method
-            ?? Method.CutBeforehand;
         var (made, revision) = await history.Create(
-            Coupon.Make(head.Project, cloth, method),
+            Coupon.Make(head.Project, cloth, wish.Method),
             "Make a coupon",
             cancellation
         );
