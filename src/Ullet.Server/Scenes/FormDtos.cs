@@ -55,6 +55,7 @@ internal static class FormDtos
             EdgeMatchWords.Of(worst, match),
             [.. match.Margins.Select(margin => Margin(margin, match, worst.Part.Ordinal))],
             match.Margins.IndexOf(match.Worst!),
+            [.. matches.Select(pair => Margin(pair.Match.Worst!, pair.Match, pair.Work.Part.Ordinal))],
             [
                 .. matches
                     .Where(pair => pair.Work != worst)

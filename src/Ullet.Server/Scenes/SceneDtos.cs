@@ -289,6 +289,7 @@ public sealed record CoverDto(
 /// <param name="Words">How it stands, in a sentence.</param>
 /// <param name="Margins">Places along that piece's edge, ring by ring.</param>
 /// <param name="WorstAt">Which of them has least to spare.</param>
+/// <param name="WorstOfEach">The worst place of each piece of the element.</param>
 /// <param name="Elsewhere">Places of the element's other pieces.</param>
 /// <param name="Mends">Changes of one number that make it hold.</param>
 public sealed record EdgeMatchDto(
@@ -298,6 +299,7 @@ public sealed record EdgeMatchDto(
     string Words,
     ImmutableArray<MarginDto> Margins,
     int WorstAt,
+    ImmutableArray<MarginDto> WorstOfEach,
     ImmutableArray<MarginDto> Elsewhere,
     ImmutableArray<EdgeMendDto> Mends
 );

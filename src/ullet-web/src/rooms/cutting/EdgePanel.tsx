@@ -1,10 +1,9 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
-import { useEdits } from "../../api/edits";
 import { useForm } from "../../api/queries";
 import type { EdgeMatch, Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { EdgeMatchChart } from "../../parts/EdgeMatchChart";
+import { EdgeMatchSummary } from "../../parts/EdgeMatchSummary";
 import { useView } from "../../state/view";
 import { CouponFields } from "./CouponFields";
 import { markOf, type TableProps } from "./tableProps";
@@ -60,18 +59,10 @@ export function EdgePanel(props: TableProps) {
 
 function Match(props: { projectId: string; scene: Scene; elementId: string; match: EdgeMatch }) {
   const { projectId, scene, elementId, match } = props;
-  const edits = useEdits(projectId);
   const go = useNavigate();
   const worst = match.margins[match.worstAt];
   return (
-    <>
-      <p className="text-[14px]" data-holds={match.holds}>
-        <strong className={match.holds ? "" : "text-madder"}>
-          {match.holds ? "Holds." : "Does not hold."}
-        </strong>{" "}
-        {match.words}
-      </p>
-      <EdgeMatchChart match={match} unit={scene.unit} />
+    <EdgeMatchSummary projectId={projectId} elementId={elementId} match={match} unit={scene.unit}>
       <p className="text-[13px] text-muted">
         The ring on the mat marks the worst place.{" "}
         <button
@@ -87,16 +78,6 @@ function Match(props: { projectId: string; scene: Scene; elementId: string; matc
           Show it on the wall
         </button>
       </p>
-      {match.mends.map((mend) => (
-        <Button
-          key={mend.number}
-          onClick={() =>
-            void edits.edit({ edit: "mendEdge", elementId, number: mend.number, value: mend.value })
-          }
-        >
-          {mend.label}
-        </Button>
-      ))}
-    </>
+    </EdgeMatchSummary>
   );
 }

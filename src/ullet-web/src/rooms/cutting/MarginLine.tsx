@@ -16,10 +16,7 @@ export function MarginLine({ projectId, scene, shape }: Props) {
   const match = useForm(projectId, known ? shape.elementId : null, scene.head).data?.edgeMatch;
   if (!known || !match) return null;
   const own = [...match.margins, ...match.elsewhere].filter((margin) => margin.ordinal === shape.ordinal);
-  const worst = own.reduce<Margin | null>(
-    (least, margin) => (!least || margin.spare < least.spare ? margin : least),
-    null,
-  );
+  const worst = match.worstOfEach.find((margin) => margin.ordinal === shape.ordinal);
   const place = (margin: Margin) => onMat(margin, shape.toMat);
   const lines = { holds: "", fails: "" };
   own.forEach((margin, i) => {
