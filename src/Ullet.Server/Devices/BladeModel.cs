@@ -1,10 +1,11 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Ullet.Core.Projects;
 
 namespace Ullet.Server.Devices;
 
 /// <summary>How deep the stand-in's blade comes: made-up cloth thickness and blade wear, so that a wrong depth shows.</summary>
-/// <param name="Material">What lies on the mat: a kind of cloth, or film.</param>
+/// <param name="Material">The kind of cloth on the mat; null for film.</param>
 /// <param name="Name">Its name; two cloths of one kind differ a little.</param>
 /// <param name="Depth">How far the blade reaches below its holder, mm.</param>
 /// <param name="Pressure">Share of the cutter's strength.</param>
@@ -12,7 +13,7 @@ namespace Ullet.Server.Devices;
 /// <param name="Metres">How much the blade has cut since it was new.</param>
 /// <param name="Already">How deep the lines were cut before, in the same place, mm.</param>
 internal sealed record BladeModel(
-    CutMaterial Material,
+    ClothKind? Material,
     string Name,
     double Depth,
     double Pressure,
@@ -37,6 +38,9 @@ internal sealed record BladeModel(
 
     /// <summary>Places that are judged round a ring.</summary>
     internal const int Places = 36;
+
+    /// <summary>Once round the ring of a test cut and along its tab, mm.</summary>
+    internal const double RingLength = 44;
 
     /// <summary>What the blade has lost, mm.</summary>
     internal double Wear => Math.Min(MostWear, Metres * WearPerMetre);
@@ -102,38 +106,21 @@ internal sealed record BladeModel(
 
     private double Phase => Share(Name + " ring") * 2 * Math.PI;
 
-    private static double UsualThickness(CutMaterial material) =>
+    private static double UsualThickness(ClothKind? material) =>
         material switch
         {
-            CutMaterial.Film => 0.15,
-            CutMaterial.Organza => 0.2,
-            CutMaterial.Stabiliser => 0.3,
-            CutMaterial.WovenCotton => 0.45,
-            CutMaterial.Linen or CutMaterial.Jersey => 0.5,
-            CutMaterial.Denim => 0.65,
-            CutMaterial.Vinyl => 0.9,
-            CutMaterial.Felt or CutMaterial.Fleece or CutMaterial.Batting => 1.4,
+            null => 0.15,
+            ClothKind.Organza => 0.2,
+            ClothKind.Stabiliser => 0.3,
+            ClothKind.WovenCotton => 0.45,
+            ClothKind.Linen or ClothKind.Jersey => 0.5,
+            ClothKind.Denim => 0.65,
+            ClothKind.Vinyl => 0.9,
+            ClothKind.Felt or ClothKind.Fleece or ClothKind.Batting => 1.4,
             _ => 1.0,
         };
 
     /// <summary>A share from 0 to 1 that always is the same for a text.</summary>
     private static double Share(string text) =>
         text.Aggregate(17u, (hash, c) => unchecked((hash * 31) + c)) % 1000 / 1000.0;
-}
-
-/// <summary>What may lie on the mat: the kinds of cloth, and film.</summary>
-public enum CutMaterial
-{
-    WovenCotton,
-    Linen,
-    Felt,
-    Vinyl,
-    Stabiliser,
-    Denim,
-    Fleece,
-    Jersey,
-    Organza,
-    Batting,
-    Zip,
-    Film,
 }

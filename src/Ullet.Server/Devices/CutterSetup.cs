@@ -19,7 +19,10 @@ public sealed record CutterSetup
     /// <summary>True when the device is told to mirror what it reads.</summary>
     public bool? Mirror { get; init; }
 
-    /// <summary>A kind of cloth, or film; see <see cref="CutMaterial"/>.</summary>
+    /// <summary>What <see cref="Material"/> says for iron-on film.</summary>
+    internal const string Film = "film";
+
+    /// <summary>A kind of cloth, or <see cref="Film"/>.</summary>
     public string? Material { get; init; }
 
     /// <summary>The name of the cloth on the mat; a file for another one is refused.</summary>
@@ -54,13 +57,13 @@ public sealed record CutterSetup
         ?? Of(Metres, 0, 10_000, "m", "What the blade has cut", "metres")
         ?? Of(Already, 0, 5, "mm", "What was cut before", "already")
         ?? (
-            Material is null || MaterialOf(Material) is not null
+            Material is null or Film || KindOf(Material) is not null
                 ? null
                 : new Refusal(
                     "material-unknown",
                     "material",
                     $"The stand-in cutter does not know the material \"{Material}\"; it knows "
-                        + string.Join(", ", Enum.GetNames<CutMaterial>())
+                        + string.Join(", ", Enum.GetNames<ClothKind>().Append(Film))
                         + "."
                 )
         );
@@ -68,7 +71,7 @@ public sealed record CutterSetup
     /// <summary>The blade; without a depth, one that goes through everything.</summary>
     internal BladeModel Blade =>
         new(
-            MaterialOf(Material) ?? CutMaterial.WovenCotton,
+            Material == Film ? null : KindOf(Material) ?? ClothKind.WovenCotton,
             Cloth ?? "",
             Depth ?? CutProfiles.Cotton.Depth,
             Pressure ?? CutProfiles.Cotton.Pressure,
@@ -77,10 +80,8 @@ public sealed record CutterSetup
             Already ?? 0
         );
 
-    private static CutMaterial? MaterialOf(string? name) =>
-        Enum.TryParse<CutMaterial>(name, ignoreCase: true, out var material) && !char.IsDigit(name![0])
-            ? material
-            : null;
+    private static ClothKind? KindOf(string? name) =>
+        Enum.TryParse<ClothKind>(name, ignoreCase: true, out var kind) && !char.IsDigit(name![0]) ? kind : null;
 
     private static Refusal? Of(double? value, double least, double most, string unit, string what, string place) =>
         value is { } given ? Limits.CheckRange(given, least, most, unit, what, place) : null;

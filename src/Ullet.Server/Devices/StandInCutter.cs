@@ -220,24 +220,8 @@ public static class StandInCutter
         );
     }
 
-    private static bool Holds(Ring outer, Ring inner)
-    {
-        if (!outer.Bounds().Contains(inner.Bounds()))
-        {
-            return false;
-        }
-        var place = inner.Points[0];
-        var inside = false;
-        for (var i = 0; i < outer.Points.Length; i++)
-        {
-            var (a, b) = (outer.Points[i], outer.Points[(i + 1) % outer.Points.Length]);
-            if ((a.Y > place.Y) != (b.Y > place.Y) && place.X < a.X + ((place.Y - a.Y) / (b.Y - a.Y) * (b.X - a.X)))
-            {
-                inside = !inside;
-            }
-        }
-        return inside;
-    }
+    private static bool Holds(Ring outer, Ring inner) =>
+        outer.Bounds().Contains(inner.Bounds()) && outer.Winding(inner.Points[0]) != 0;
 
     private sealed class Line(CutLine source, Ring ring)
     {
@@ -257,18 +241,8 @@ public static class StandInCutter
         public Point Start => Source.Contour.Curves[0].Start;
 
         /// <summary>The way of the blade: the contour's points from its start, and back to it when closed.</summary>
-        public IReadOnlyList<Point> Way { get; } = [source.Contour.Curves[0].Start, .. WayOf(source)];
+        public IReadOnlyList<Point> Way { get; } = new OpenPath(source.Contour.Curves).Flatten(0.02);
 
         public double Length => Enumerable.Range(1, Way.Count - 1).Sum(i => Way[i].DistanceTo(Way[i - 1]));
-
-        private static List<Point> WayOf(CutLine source)
-        {
-            var points = new List<Point>();
-            foreach (var curve in source.Contour.Curves)
-            {
-                curve.Flatten(0.02, points);
-            }
-            return points;
-        }
     }
 }

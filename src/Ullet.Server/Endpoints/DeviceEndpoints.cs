@@ -14,6 +14,7 @@ namespace Ullet.Server.Endpoints;
 /// <param name="Thickest">The cloth where it is thickest, mm.</param>
 /// <param name="SuggestedDepth">A depth that would do, mm; null when this one does.</param>
 /// <param name="Words">The same in words.</param>
+/// <param name="CutLength">What the blade cut for it, mm.</param>
 /// <param name="Through">For places all round the ring: is the blade through there?</param>
 public sealed record TestCut(
     bool LiftsOut,
@@ -22,6 +23,7 @@ public sealed record TestCut(
     double Thickest,
     double? SuggestedDepth,
     string Words,
+    double CutLength,
     ImmutableArray<bool> Through
 );
 
@@ -104,6 +106,7 @@ internal static class DeviceEndpoints
                 blade.Thickest,
                 blade.IsThrough && !blade.MarksMat ? null : blade.Suggested,
                 blade.Words(),
+                BladeModel.RingLength * blade.Passes,
                 blade.Round
             )
         );

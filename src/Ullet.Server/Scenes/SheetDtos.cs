@@ -40,7 +40,7 @@ public sealed record ClothCutDto(
     string LayoutWords,
     int Sheets,
     EdgeTolerances UsualTolerances,
-    CutMaterial Material
+    string Material
 );
 
 /// <summary>One mat with its shapes.</summary>
@@ -173,9 +173,7 @@ internal static class SheetDtos
             Words(sheet),
             sheet.Count,
             UsualTolerances.Of(setup.Cloth),
-            setup.Profile.Name == CutProfiles.Film.Name
-                ? CutMaterial.Film
-                : Enum.Parse<CutMaterial>(setup.Cloth.Kind.ToString())
+            setup.Profile.Name == CutProfiles.Film.Name ? CutterSetup.Film : setup.Cloth.Kind.ToString()
         );
     }
 

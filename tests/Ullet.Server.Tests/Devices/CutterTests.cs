@@ -3,6 +3,7 @@ using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 using Ullet.Files.CutFiles;
 using Ullet.Server.Devices;
 using Ullet.Server.Tests.Hosting;
@@ -124,7 +125,7 @@ public sealed class CutterTests(TestServer server) : IClassFixture<TestServer>
     [InlineData("Felt", 2.0, 0.2, 1, false, false)]
     [InlineData("Vinyl", 1.2, 0.6, 2, true, false)]
     [InlineData("Denim", 0.9, 0.6, 2, true, false)]
-    [InlineData("Film", 0.3, 0.3, 1, true, false)]
+    [InlineData("film", 0.3, 0.3, 1, true, false)]
     public async Task TestCut_JudgesTheDepth(
         string material,
         double depth,
@@ -167,7 +168,7 @@ public sealed class CutterTests(TestServer server) : IClassFixture<TestServer>
         for (var i = 0; i < 300; i++)
         {
             var blade = new BladeModel(
-                (CutMaterial)random.Next(12),
+                random.Next(12) is < 11 and var kind ? (ClothKind)kind : null,
                 $"cloth {random.Next(50)}",
                 0.1 + (random.NextDouble() * 3),
                 0.05 + (random.NextDouble() * 0.9),

@@ -133,7 +133,6 @@ export type Lying = Schemas["Lying"];
 export type EdgeTolerances = Schemas["EdgeTolerances"];
 export type MatPhoto = Schemas["MatPhoto"];
 export type FreedShape = Schemas["FreedShape"];
-export type CutMaterial = Schemas["CutMaterial"];
 export type TestCut = Schemas["TestCut"];
 export type Cloth = Schemas["Cloth"];
 export type Thread = Schemas["MachineThread"];

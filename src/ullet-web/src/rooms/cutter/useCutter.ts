@@ -138,7 +138,7 @@ export function useCutter(projectId: string, cloth: ClothCut, sheet: Sheet) {
     });
     if (answer) {
       setTest(answer);
-      setMetres(metres + 0.1);
+      setMetres(metres + answer.cutLength / 1000);
     }
   };
 
