@@ -51,9 +51,6 @@ public static class LayerShapes
     private static MarkLine Line(double x1, double y1, double x2, double y2) =>
         new(CutRole.Draw, "middle", [Curve.Line(new Point(x1, y1), new Point(x2, y2))]);
 
-    private static Outline Rectangle(double width, double height)
-    {
-        var (x, y) = (width / 2, height / 2);
-        return new Outline([new OutlinePart(Contour.Polygon([new(-x, -y), new(x, -y), new(x, y), new(-x, y)]), [])]);
-    }
+    private static Outline Rectangle(double width, double height) =>
+        new([new OutlinePart(Contour.Polygon(Box.Centred(width, height).Corners()), [])]);
 }

@@ -169,7 +169,7 @@ public sealed class Evaluator
             Shapes = shapes,
             Work = work,
             Layers = layers,
-            Base = BaseOf(project, runSheet, layers),
+            Base = BaseOf(project, plan, runSheet, layers),
             Guides = guides,
             StopsOf = stops,
             Cuts = cuts,
@@ -179,11 +179,12 @@ public sealed class Evaluator
     /// <summary>What lies in the hoop once the last panel of a pattern lies as it will stay.</summary>
     private static ImmutableArray<PresentLayer> BaseOf(
         Project project,
+        PatternPlan? plan,
         RunSheet sheet,
         ImmutableArray<ImmutableArray<PresentLayer>> layers
     )
     {
-        var ready = PatternShelf.PlanOf(project)?.Panels.Select(panel => panel.ReadyAfter).ToHashSet() ?? [];
+        var ready = plan?.Panels.Select(panel => panel.ReadyAfter).ToHashSet() ?? [];
         var at = Enumerable.Range(0, sheet.Steps.Length).LastOrDefault(i => ready.Contains(sheet.Steps[i].Key), -1);
         return at < 0
             ? []

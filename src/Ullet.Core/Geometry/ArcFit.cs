@@ -2,54 +2,6 @@ using System.Collections.Immutable;
 
 namespace Ullet.Core.Geometry;
 
-/// <summary>A stretch of a line of arcs: straight when its bulge is 0.</summary>
-/// <param name="Start">Where it begins.</param>
-/// <param name="End">Where it ends.</param>
-/// <param name="Bulge">Tangent of a quarter of the angle that it turns through; positive turns against the clock with y up
-/// (clockwise with y down).</param>
-public readonly record struct BulgeArc(Point Start, Point End, double Bulge)
-{
-    public bool IsLine => Bulge == 0;
-
-    /// <summary>The arc as cubic curves of at most an eighth of a turn each: off by 4 millionths of its radius at most.</summary>
-    public IEnumerable<Curve> Curves()
-    {
-        if (Math.Abs(Bulge) < 1e-9)
-        {
-            yield return Curve.Line(Start, End);
-            yield break;
-        }
-        var turn = 4 * Math.Atan(Bulge);
-        var chord = End - Start;
-        // From the chord's middle, away from the bulge, to the centre.
-        var aside = (1 - (Bulge * Bulge)) / (4 * Bulge);
-        var centre = Point.Lerp(Start, End, 0.5) + new Point(-chord.Y * aside, chord.X * aside);
-        var pieces = Math.Max(1, (int)Math.Ceiling(Math.Abs(turn) / (Math.PI / 4)));
-        var step = turn / pieces;
-        var reach = 4.0 / 3 * Math.Tan(step / 4);
-        var from = Start - centre;
-        for (var i = 0; i < pieces; i++)
-        {
-            var to = i + 1 < pieces ? Turned(from, step) : End - centre;
-            yield return Curve.Cubic(
-                centre + from,
-                centre + from + (Across(from) * reach),
-                centre + to - (Across(to) * reach),
-                centre + to
-            );
-            from = to;
-        }
-    }
-
-    private static Point Across(Point radius) => new(-radius.Y, radius.X);
-
-    private static Point Turned(Point radius, double angle)
-    {
-        var (sin, cos) = Math.SinCos(angle);
-        return new Point((radius.X * cos) - (radius.Y * sin), (radius.X * sin) + (radius.Y * cos));
-    }
-}
-
 /// <summary>Turns curves into few arcs and straight stretches.</summary>
 /// <remarks>From each place the longest stretch that holds is taken; its ends lie on the curve, so neighbours meet without a
 /// gap and with a kink too small to see. Law, tested in ArcFitTests: no place of the curve is farther from the arcs than the
@@ -193,8 +145,7 @@ public static class ArcFit
             }
             return worst;
         }
-        var aside = (1 - (bulge * bulge)) / (4 * bulge);
-        var centre = Point.Lerp(start, end, 0.5) + new Point(-chord.Y * aside, chord.X * aside);
+        var centre = new BulgeArc(start, end, bulge).Middle;
         var radius = start.DistanceTo(centre);
         for (var i = from + 1; i < to; i++)
         {

@@ -16,20 +16,7 @@ internal sealed class AreaIndex(ImmutableArray<Region> regions)
     internal bool Holds(Point place) => _area.Intersects(PlaneGeometry.Place(place));
 
     /// <summary>True when a whole box lies in the area.</summary>
-    internal bool Covers(Box box) =>
-        _area.Covers(
-            PlaneGeometry.From([
-                new Region(
-                    Ring.Of([
-                        new(box.MinX, box.MinY),
-                        new(box.MaxX, box.MinY),
-                        new(box.MaxX, box.MaxY),
-                        new(box.MinX, box.MaxY),
-                    ]),
-                    []
-                ),
-            ])
-        );
+    internal bool Covers(Box box) => _area.Covers(PlaneGeometry.From([new Region(Ring.Of(box.Corners()), [])]));
 
     internal bool Meets(Outline other) => Meets(other.Flatten());
 

@@ -41,6 +41,9 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
             Math.Max(MaxY, other.MaxY)
         );
 
+    /// <summary>Its corners, clockwise on screen from the top left.</summary>
+    public Point[] Corners() => [new(MinX, MinY), new(MaxX, MinY), new(MaxX, MaxY), new(MinX, MaxY)];
+
     /// <summary>Grown by a distance on all sides, mm; shrunk when negative.</summary>
     public Box Grown(double by) => IsEmpty ? this : new Box(MinX - by, MinY - by, MaxX + by, MaxY + by);
 

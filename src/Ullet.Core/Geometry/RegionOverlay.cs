@@ -17,7 +17,8 @@ public static class RegionOverlay
     public static bool AreNearer(IEnumerable<Region> first, IEnumerable<Region> second, double distance) =>
         PlaneGeometry.From(first).IsWithinDistance(PlaneGeometry.From(second), distance);
 
-    /// <summary>Area, mm², length of all edges, mm, and centre of mass of regions; nothing and the origin for none.</summary>
+    /// <summary>Area, mm², length of all edges, mm, and centre of mass of regions, on the grid of
+    /// 0.001 mm; nothing and the origin for none.</summary>
     public static (double Area, double Length, Point Middle) Measures(IEnumerable<Region> regions)
     {
         var all = PlaneGeometry.From(regions);

@@ -60,18 +60,7 @@ internal static class PatternLines
     }
 
     /// <summary>The area of a box.</summary>
-    internal static ImmutableArray<Region> Area(Box box) =>
-        [
-            new Region(
-                Ring.Of([
-                    new(box.MinX, box.MinY),
-                    new(box.MaxX, box.MinY),
-                    new(box.MaxX, box.MaxY),
-                    new(box.MinX, box.MaxY),
-                ]),
-                []
-            ),
-        ];
+    internal static ImmutableArray<Region> Area(Box box) => [new Region(Ring.Of(box.Corners()), [])];
 
     private sealed class Pen(Point at)
     {

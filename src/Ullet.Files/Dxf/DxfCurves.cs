@@ -169,19 +169,6 @@ internal static class DxfCurves
             turn += 2 * Math.PI;
         }
         turn = Math.Min(turn, 2 * Math.PI);
-        var closed = Math.Abs(turn - (2 * Math.PI)) < 1e-6;
-        var pieces = (int)Math.Ceiling((turn / (Math.PI / 4)) - 1e-9);
-        var step = turn / pieces;
-        var reach = 4.0 / 3 * Math.Tan(step / 4);
-        var curves = ImmutableArray.CreateBuilder<Curve>(pieces);
-        for (var i = 0; i < pieces; i++)
-        {
-            var (a, b) = (from + (i * step), closed && i + 1 == pieces ? from : from + ((i + 1) * step));
-            curves.Add(Curve.Cubic(At(a), At(a) + (Slope(a) * reach), At(b) - (Slope(b) * reach), At(b)));
-        }
-        return (curves.MoveToImmutable(), closed);
-
-        Point At(double angle) => centre + (first * Math.Cos(angle)) + (second * Math.Sin(angle));
-        Point Slope(double angle) => (second * Math.Cos(angle)) - (first * Math.Sin(angle));
+        return (EllipticArc.Curves(centre, first, second, from, turn), Math.Abs(turn - (2 * Math.PI)) < 1e-6);
     }
 }

@@ -156,6 +156,5 @@ internal static class PatternDtos
         );
     }
 
-    private static Ring Corners(Box box) =>
-        Ring.Of([new(box.MinX, box.MinY), new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]);
+    private static Ring Corners(Box box) => Ring.Of(box.Corners());
 }
