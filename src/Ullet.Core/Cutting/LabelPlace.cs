@@ -27,11 +27,10 @@ internal static class LabelPlace
         var box = regions.Aggregate(Box.Empty, (all, region) => all.Union(region.Bounds()));
         // The deepest place costs a search; most labels find room before it is asked for.
         var deepest = new Lazy<Point>(() => DeepestPlace.Of(regions).Middle);
-        var cross = marks
-            .Where(mark => mark.Name is "centre" or "top")
-            .Aggregate(Box.Empty, (all, mark) => all.Union(BoxOf(mark)));
+        ImmutableArray<MarkLine> crossLines = [.. marks.Where(mark => mark.Name is "centre" or "top")];
+        var cross = crossLines.Aggregate(Box.Empty, (all, mark) => all.Union(BoxOf(mark)));
         // Clear of every line where that can be had, clear of the cross alone otherwise.
-        foreach (var clear in new[] { marks, [.. marks.Where(mark => mark.Name is "centre" or "top")] })
+        foreach (var clear in new[] { marks, crossLines })
         {
             foreach (var words in new[] { text, text.Split([' ', ','], 2)[0] })
             {

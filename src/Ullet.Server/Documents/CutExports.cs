@@ -38,6 +38,7 @@ public sealed class CutExports(UlletDb db, TimeProvider clock)
     )
     {
         var (cloth, number, key) = (sheet.Cloth.Id, sheet.Number, placed?.Shape.Key ?? "");
+        await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
         await db
             .Exports.Where(row =>
                 row.ProjectId == head.Row.Id
@@ -62,6 +63,7 @@ public sealed class CutExports(UlletDb db, TimeProvider clock)
             }
         );
         await db.SaveChangesAsync(cancellation);
+        await transaction.CommitAsync(cancellation);
     }
 
     /// <summary>The files that were handed out of a project, each held against what is cut now.</summary>
