@@ -57,19 +57,22 @@ function nameOf(disposition: string | null): string | null {
 }
 
 /** Sends a file to a stand-in device and gives its answer. */
-export async function sendFile<T>(url: string, file: ArrayBuffer, type: string): Promise<T> {
-  const response = await fetch(url, { method: "POST", body: file, headers: { "Content-Type": type } });
-  if (!response.ok) throw refusal(await response.json().catch(() => null));
-  return (await response.json()) as T;
+export function sendFile<T>(url: string, file: ArrayBuffer, type: string): Promise<T> {
+  return postTo<T>(url, { body: file, headers: { "Content-Type": type } });
 }
 
 /** Uploads a file for a preview. */
-export async function importFile(file: File): Promise<ImportPreview> {
+export function importFile(file: File): Promise<ImportPreview> {
   const form = new FormData();
   form.append("file", file);
-  const response = await fetch("/api/import", { method: "POST", body: form });
+  return postTo<ImportPreview>("/api/import", { body: form });
+}
+
+/** Posts to an address and gives the answer, or the server's sentence as an error. */
+export async function postTo<T>(url: string, request: RequestInit = {}): Promise<T> {
+  const response = await fetch(url, { ...request, method: "POST" });
   if (!response.ok) throw refusal(await response.json().catch(() => null));
-  return (await response.json()) as ImportPreview;
+  return (await response.json()) as T;
 }
 
 function refusal(body: unknown): Refused {

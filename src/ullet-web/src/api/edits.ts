@@ -86,7 +86,13 @@ export function useEdits(projectId: string) {
     [projectId, queries],
   );
 
-  return { edit, undo, redo, mend, preview };
+  /** Draws what is saved again, whatever was asked to be drawn before. */
+  const forgetPreview = () => {
+    previews.current?.abort();
+    useView.getState().setPreview(null);
+  };
+
+  return { edit, undo, redo, mend, preview, forgetPreview };
 }
 
 export type Edits = ReturnType<typeof useEdits>;

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import {
   fetchFile,
+  postTo,
   Refused,
   sendFile,
   type ClothCut,
@@ -126,16 +127,9 @@ export function useCutter(projectId: string, cloth: ClothCut, sheet: Sheet) {
   };
 
   const tryBlade = async () => {
-    const answer = await guarded(async () => {
-      const response = await fetch(`/api/devices/cutter/test-cut?${addressOf(setting, cloth, metres, 0)}`, {
-        method: "POST",
-      });
-      if (!response.ok) {
-        const problem = (await response.json()) as { detail?: string; code?: string };
-        throw new Refused(problem.detail ?? "The test cut could not be done.", problem.code ?? "fault");
-      }
-      return (await response.json()) as TestCut;
-    });
+    const answer = await guarded(() =>
+      postTo<TestCut>(`/api/devices/cutter/test-cut?${addressOf(setting, cloth, metres, 0)}`),
+    );
     if (answer) {
       setTest(answer);
       setMetres(metres + answer.cutLength / 1000);

@@ -64,10 +64,15 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
     if (!drag) return;
     setDrag(null);
     if (Math.hypot(drag.x, drag.y) < 0.2) {
-      useView.getState().setPreview(null);
+      edits.forgetPreview();
       return;
     }
     void edits.edit(wish(drag.shape, drag.x, drag.y));
+  };
+
+  const letGo = () => {
+    setDrag(null);
+    edits.forgetPreview();
   };
 
   const keys = (event: KeyboardEvent) => {
@@ -80,7 +85,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
       if (next) choose([markOf(next)]);
       event.preventDefault();
     } else if (event.key === "Escape") {
-      setDrag(null);
+      letGo();
       choose([]);
     } else if (shape && way) {
       event.preventDefault();
@@ -108,7 +113,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
         aria-hidden
         onPointerMove={move}
         onPointerUp={drop}
-        onPointerCancel={() => setDrag(null)}
+        onPointerCancel={letGo}
         onPointerDown={(event) => {
           if (event.target === event.currentTarget) choose([]);
         }}
