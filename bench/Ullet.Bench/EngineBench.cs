@@ -46,7 +46,7 @@ internal static class EngineBench
         yield return new Ratio("ten times the stitches against twelve times the time", fresh, 12 * small);
         yield return new Ratio("a hundred times against 120 times the time", fresh, 120 * least);
 
-        var context = new EditContext(new Evaluator(new StationCache(20_000)));
+        var context = new EditContext(new Evaluator(new StationCache()));
         context.Evaluator.Evaluate(large);
         var one = large.Elements[0].Id;
         var changed = Measured.Median(

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -51,6 +52,7 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
         var margins = ImmutableArray.CreateBuilder<EdgeMargin>(places.All.Length);
         foreach (var place in places.All)
         {
+            Budget.Spend();
             var (inside, outside) = Sides(cover, place.Line);
             if (method.CoverLiesOnGround)
             {

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Applique;
@@ -89,6 +90,7 @@ public static class EdgeMends
         {
             foreach (var value in new[] { Stepped(now, i, step), Stepped(now, -i, step) })
             {
+                Budget.Spend();
                 if (value < range.Least - 1e-9 || value > range.Most + 1e-9)
                 {
                     continue;

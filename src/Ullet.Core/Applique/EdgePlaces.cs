@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Applique;
 
@@ -51,9 +52,11 @@ internal sealed class EdgePlaces
             {
                 for (var i = 0; i + 1 < line.Length; i++)
                 {
+                    Budget.Spend();
                     var length = line[i].DistanceTo(line[i + 1]);
                     for (; next < along + length; next += step)
                     {
+                        Budget.Spend();
                         var at = Point.Lerp(line[i], line[i + 1], (next - along) / length);
                         if (!covered[number].Any(stretch => IsOn(stretch.AsSpan(), at)))
                         {

@@ -19,6 +19,8 @@ public sealed class OffsetStation : IStation<OffsetInput, Area>
 {
     public int Version => 1;
 
+    public long Bytes(Area output) => Footprint.Of(output.Regions);
+
     public ContentHash Key(OffsetInput input) =>
         ContentHash.Of(new { input.Distance, input.KeepHoles }, $"offset-{Version}-{input.OutlineKey}");
 

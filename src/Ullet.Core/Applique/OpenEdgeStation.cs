@@ -81,6 +81,10 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
 
     public int Version => 1;
 
+    public long Bytes(OpenEdges output) =>
+        Footprint.Of(output.Laid)
+        + (2 * output.Stretches.Sum(stretch => Footprint.Thing + Footprint.Of(stretch.Points)));
+
     public ContentHash Key(OpenEdgeInput input) =>
         ContentHash.Combine([
             ContentHash.Of(
@@ -103,6 +107,7 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
         var stretches = rings.SelectMany((ring, number) => Stretches(ring, number, tucked)).ToList();
         foreach (var touch in input.Touches)
         {
+            Budget.Spend();
             Set(stretches, BoxFit.OnWall(input.Box, touch.At), touch.IsCovered);
         }
         return new OpenEdges(laid, [.. stretches], Visible(rings, stretches), isBuried);
@@ -115,6 +120,7 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
         var laid = outline;
         foreach (var piece in above)
         {
+            Budget.Spend();
             var under = OutlineOverlay.Intersection(laid, piece.TakenIn(Underlap));
             var reaching = under
                 .Parts.Where(part => RegionOverlay.DistanceToEdge([part.Flatten()], outline) < 2 * Tolerance.Quantum)
@@ -136,6 +142,7 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
         var stops = Apart(cuts, along.Total);
         for (var i = 0; i < stops.Count; i++)
         {
+            Budget.Spend();
             var (from, to) = (stops[i], i + 1 < stops.Count ? stops[i + 1] : stops[0] + along.Total);
             var middle = along.At((from + to) / 2 % along.Total);
             yield return new EdgeStretch(
@@ -173,6 +180,7 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
         {
             for (var i = 1; i < ring.Length; i++)
             {
+                Budget.Spend();
                 var at = along.OfVertex(i) + (lap * along.Total);
                 if (at > from + Tolerance.Quantum && at < to - Tolerance.Quantum)
                 {
@@ -221,6 +229,7 @@ public sealed class OpenEdgeStation : IStation<OpenEdgeInput, OpenEdges>
             var run = ImmutableArray.CreateBuilder<Point>();
             foreach (var stretch in own.Skip(firstCovered).Concat(own.Take(firstCovered)).Append(own[firstCovered]))
             {
+                Budget.Spend();
                 if (!stretch.IsCovered)
                 {
                     run.AddRange(run.Count == 0 ? stretch.Points : stretch.Points[1..]);

@@ -11,6 +11,8 @@ public sealed class StitchStation : IStation<Stage, StepStitches>
 {
     public int Version => 6;
 
+    public long Bytes(StepStitches output) => Footprint.Thing + output.Runs.Sum(run => Footprint.Of(run.Points));
+
     /// <summary>The thread is not part of the key: another colour has the same needle points.</summary>
     public ContentHash Key(Stage input) =>
         input.Role == StageRole.Cover

@@ -81,6 +81,8 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
 {
     public int Version => 4;
 
+    public long Bytes(CutShape output) => Footprint.Thing + Footprint.Of(output.Outline);
+
     public ContentHash Key(CutShapeInput input) =>
         ContentHash.Of(
             new

@@ -1,5 +1,6 @@
 using NetTopologySuite.Algorithm.Construct;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Cutting;
 
@@ -18,6 +19,7 @@ internal static class DeepestPlace
         {
             return (area.IsEmpty ? Point.Zero : regions[0].Shell.Points[0], 0);
         }
+        Budget.SpendAhead(100.0 * area.NumPoints);
         var circle = new MaximumInscribedCircle(area, 0.1);
         var centre = circle.GetCenter();
         return (new Point(centre.X, centre.Y), circle.GetRadiusLine().Length);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Cutting;
@@ -60,6 +61,7 @@ internal static class LabelPlace
         var (x, y) = (StrokeLetters.WidthOf(words, height) / 2, height / 2);
         foreach (var middle in middles)
         {
+            Budget.Spend();
             var room = new Box(middle.X - x, middle.Y - y, middle.X + x, middle.Y + y).Grown(Clear);
             if (area.Covers(room) && !clear.Any(mark => Crosses(mark, room)))
             {

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Index.Strtree;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Point = Ullet.Core.Geometry.Point;
 
@@ -102,6 +103,7 @@ public static class PieceMarks
         {
             foreach (var j in tree.Query(lines[i].EnvelopeInternal).Order().Where(_ => shapes[i].Kind == CutKind.Piece))
             {
+                Budget.Spend();
                 foreach (var at in j > i ? Crossings(lines[i], lines[j]) : [])
                 {
                     List(shapes[i].Key).Add(at);
@@ -119,6 +121,7 @@ public static class PieceMarks
         NetTopologySuite.Geometries.Geometry second
     )
     {
+        LibraryWork.Overlay(first, second);
         var meet = first.Intersection(second);
         for (var i = 0; i < meet.NumGeometries; i++)
         {
@@ -130,6 +133,7 @@ public static class PieceMarks
                 : part.Coordinates
             )
             {
+                Budget.Spend();
                 yield return new Point(c.X, c.Y);
             }
         }
@@ -157,6 +161,7 @@ public static class PieceMarks
         {
             for (var i = 0; i < ring.Points.Length; i++)
             {
+                Budget.Spend();
                 var (a, b) = (ring.Points[i], ring.Points[(i + 1) % ring.Points.Length]);
                 if (SegmentIndex.Foot(foot, a, b).DistanceTo(foot) > 1e-6)
                 {

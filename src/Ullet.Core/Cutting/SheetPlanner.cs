@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Cutting;
@@ -71,6 +72,7 @@ public static class SheetPlanner
         var places = setup.Cut.Places.ToLookup(each => new UnitName(each.Key, each.Copy));
         foreach (var unit in units)
         {
+            Budget.Spend();
             if (places[unit.Name].FirstOrDefault() is not { } place)
             {
                 free.Add(Straightened(unit, setup));
@@ -84,6 +86,7 @@ public static class SheetPlanner
         var spots = packing.Pack(free.ConvertAll(unit => unit.Bounds));
         for (var i = 0; i < free.Count; i++)
         {
+            Budget.Spend();
             var box = free[i].Bounds;
             laid.Add((spots[i].Sheet, free[i].Moved(spots[i].X - box.MinX, spots[i].Y - box.MinY)));
         }
@@ -130,6 +133,7 @@ public static class SheetPlanner
             var i = order[at];
             for (var next = at + 1; next < order.Length && boxes[order[next]].MinX <= boxes[i].MaxX; next++)
             {
+                Budget.Spend();
                 var j = order[next];
                 if (boxes[i].Overlaps(boxes[j]) && RegionOverlay.AreNearer(Flat(i), Flat(j), LeastGap))
                 {

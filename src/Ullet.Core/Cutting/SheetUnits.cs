@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Cutting;
@@ -41,9 +42,11 @@ internal sealed record SheetUnit(ImmutableArray<PlacedShape> Shapes)
         {
             foreach (var group in Groups(shapes, setup.Cut, layout))
             {
+                Budget.Spend();
                 var most = group.Max(shape => shape.Count);
                 for (var more = 0; more < most; more++)
                 {
+                    Budget.Spend();
                     var those = group.Where(shape => shape.Count > more).ToList();
                     var number = (copy * most) + more;
                     var name = new UnitName(those[0].Key, number);
@@ -67,6 +70,7 @@ internal sealed record SheetUnit(ImmutableArray<PlacedShape> Shapes)
         var known = new Dictionary<KeptTogether, List<CutShape>>();
         foreach (var shape in shapes)
         {
+            Budget.Spend();
             var together = cut.Together.FirstOrDefault(kept => kept.Keys.Contains(shape.Key));
             if (together is not null && known.TryGetValue(together, out var group))
             {

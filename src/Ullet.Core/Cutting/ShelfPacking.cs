@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Cutting;
 
@@ -20,6 +21,7 @@ internal sealed class ShelfPacking(Box usable, double gap)
     {
         while (_taken.Count <= sheet)
         {
+            Budget.Spend();
             _taken.Add(usable.MinY);
         }
         _taken[sheet] = Math.Max(_taken[sheet], downTo + gap);
@@ -31,6 +33,7 @@ internal sealed class ShelfPacking(Box usable, double gap)
         var spots = new Spot[boxes.Count];
         foreach (var i in Enumerable.Range(0, boxes.Count).OrderByDescending(i => boxes[i].Height).ThenBy(i => i))
         {
+            Budget.Spend();
             spots[i] = Lay(boxes[i].Width, boxes[i].Height);
         }
         return spots;
@@ -40,6 +43,7 @@ internal sealed class ShelfPacking(Box usable, double gap)
     {
         foreach (var shelf in _shelves)
         {
+            Budget.Spend();
             if (height <= shelf.Height + Tolerance.Same && shelf.X + width <= usable.MaxX + Tolerance.Same)
             {
                 return shelf.Place(width, gap);

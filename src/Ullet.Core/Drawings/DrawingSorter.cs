@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Drawings;
 
@@ -46,6 +47,7 @@ public static class DrawingSorter
         var (crossing, small, tangled) = (0, 0, 0);
         foreach (var path in drawing.Paths)
         {
+            Budget.Spend();
             ImmutableArray<Contour> closed = [.. path.Closed.Select(contour => contour.Transform(scale))];
             if (Crosses(closed))
             {
@@ -58,6 +60,7 @@ public static class DrawingSorter
             }
             foreach (var part in OutlineOf(closed, path, wish).Parts)
             {
+                Budget.Spend();
                 var box = part.Shell.Bounds();
                 if (Math.Min(box.Width, box.Height) < LeastSize)
                 {
@@ -68,6 +71,7 @@ public static class DrawingSorter
             }
             foreach (var line in path.Open.Select(line => line.Transform(scale)))
             {
+                Budget.Spend();
                 var box = line.Bounds();
                 if (Math.Max(box.Width, box.Height) < LeastSize)
                 {
@@ -115,6 +119,7 @@ public static class DrawingSorter
         var holes = new Dictionary<int, List<Contour>>();
         for (var i = 0; i < pieces.Count; i++)
         {
+            Budget.Spend();
             if (around[i].Count % 2 == 1)
             {
                 var parent = around[i].MinBy(j => regions[j].Shell.SignedArea);

@@ -46,6 +46,7 @@ public sealed record AddWords : Edit
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
+        var text = PlainText.Lines(Text);
         var cloth = ClothId is null ? AddPiece.UsualCloth(project) : project.FindCloth(ClothId);
         if (cloth is null)
         {
@@ -54,9 +55,9 @@ public sealed record AddWords : Edit
         var words = new Words
         {
             Id = $"e{project.NextNumber}",
-            Name = SetText.NameFrom(Text),
+            Name = SetText.NameFrom(text),
             Box = new ElementBox(X, Y, 1, 1, Rotation),
-            Text = Text,
+            Text = text,
             FontId = FontId,
             Use = Use,
             ClothId = cloth.Id,

@@ -1,3 +1,4 @@
+using Ullet.Core.Documents;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -66,13 +67,5 @@ public sealed record ChangeCloth : Edit
             };
     }
 
-    internal static Refusal? Check(Cloth cloth) =>
-        Limits.CheckName(cloth.Name, "The cloth")
-        ?? Limits.CheckColour(cloth.Colour, "The cloth")
-        ?? (cloth.PatternColour is { } pattern ? Limits.CheckColour(pattern, "The cloth's pattern") : null)
-        ?? (
-            cloth.Swatch is { } swatch
-                ? Limits.CheckRange(swatch.WidthMm, 5, 2000, "mm", "The width that a cloth's photo shows", "swatch")
-                : null
-        );
+    internal static Refusal? Check(Cloth cloth) => DocumentCheck.ClothCheck(cloth);
 }

@@ -11,6 +11,9 @@ public sealed record EditContext(Evaluator Evaluator)
 {
     /// <summary>Drawings that were imported and are not yet in a document; none unless given.</summary>
     public IImportedDrawings Imports { get; init; } = new NoImports();
+
+    /// <summary>Ends the edit when nobody waits for it.</summary>
+    public CancellationToken Cancellation { get; init; }
 }
 
 /// <summary>One change that a person makes; one undo step.</summary>

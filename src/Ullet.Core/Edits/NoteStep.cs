@@ -20,8 +20,8 @@ public sealed record NoteStep : StepEdit
         {
             return new Refusal("step-unknown", "stepKey", $"There is no hand step \"{StepKey}\" in this project.");
         }
-        var note = string.IsNullOrWhiteSpace(Note) ? null : Note.Trim();
-        if (note is not null && (note.Length > LongestNote || note.Any(char.IsControl)))
+        var note = string.IsNullOrWhiteSpace(Note) ? null : PlainText.Line(Note);
+        if (note is not null && note.Length > LongestNote)
         {
             return new Refusal(
                 "note-broken",

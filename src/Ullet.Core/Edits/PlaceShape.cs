@@ -32,7 +32,7 @@ public sealed record PlaceShape : ClothCutEdit
 
     private protected override Result<ClothCut> Change(ClothCut cut, Project project, EditContext context)
     {
-        var evaluated = context.Evaluator.Evaluate(project);
+        var evaluated = context.Evaluator.Evaluate(project, context.Cancellation);
         var sheets = evaluated.Sheets.Where(sheet => sheet.Cloth.Id == ClothId).ToList();
         var lies = sheets
             .SelectMany(sheet => sheet.Shapes.Select(placed => (Sheet: sheet, Placed: placed)))

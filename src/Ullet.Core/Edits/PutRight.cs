@@ -11,7 +11,7 @@ public sealed record PutRight : Edit
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        var evaluated = context.Evaluator.Evaluate(project);
+        var evaluated = context.Evaluator.Evaluate(project, context.Cancellation);
         if (!evaluated.RunSheet.Order.Release.IsEmpty)
         {
             var names = evaluated.RunSheet.Order.Release.Select(key =>

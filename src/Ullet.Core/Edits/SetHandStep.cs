@@ -63,7 +63,7 @@ public sealed record SetHandStep : Edit
     /// <summary>With a place of its own the order becomes the user's.</summary>
     private Project Added(UserHandStep hand, Project project, EditContext context)
     {
-        var order = context.Evaluator.Evaluate(project).RunSheet.Steps.Select(step => step.Key).ToList();
+        var order = context.Evaluator.Evaluate(project, context.Cancellation).RunSheet.Steps.Select(step => step.Key).ToList();
         var at = Projects.StepKey.Parse(After ?? "") is { } after ? order.IndexOf(after) : -1;
         order.Insert(at < 0 ? order.Count : at + 1, hand.Key);
         return project with
@@ -76,7 +76,7 @@ public sealed record SetHandStep : Edit
     private static Refusal? Words(string? text, string place, bool isNeeded) =>
         isNeeded && string.IsNullOrWhiteSpace(text)
             ? new Refusal("text-empty", place, "Say what hands do in this step.")
-        : text is not null && (text.Length > UserHandStep.LongestText || text.Any(char.IsControl))
+        : text is not null && PlainText.Line(text).Length > UserHandStep.LongestText
             ? new Refusal(
                 "text-broken",
                 place,

@@ -15,18 +15,21 @@ public sealed record SetText : WordsEdit
     /// <summary>What words are called unless they were given a name: their first line.</summary>
     public static string NameFrom(string text)
     {
-        var name = string.Concat(text.Replace('\n', ' ').Where(character => !char.IsControl(character))).Trim();
+        var name = PlainText.Line(text);
         return name.Length == 0 ? "Words"
             : name.Length <= 40 ? name
             : name[..40].TrimEnd() + "…";
     }
 
-    private protected override Result<Words> Change(Words words, Project project, EditContext context) =>
-        words with
+    private protected override Result<Words> Change(Words words, Project project, EditContext context)
+    {
+        var text = PlainText.Lines(Text);
+        return words with
         {
-            Text = Text,
-            Name = words.Name == NameFrom(words.Text) ? NameFrom(Text) : words.Name,
+            Text = text,
+            Name = words.Name == NameFrom(words.Text) ? NameFrom(text) : words.Name,
             // A text that is far too long is refused by the check that follows; it is not compared first.
-            Touches = Text.Length > Words.LongestText ? [] : Retyping.Carry(words.Touches, words.Text, Text),
+            Touches = text.Length > Words.LongestText ? [] : Retyping.Carry(words.Touches, words.Text, text),
         };
+    }
 }

@@ -12,7 +12,7 @@ public abstract record StepEdit : Edit
 
     public sealed override Result<Project> Apply(Project project, EditContext context)
     {
-        var sheet = context.Evaluator.Evaluate(project).RunSheet;
+        var sheet = context.Evaluator.Evaluate(project, context.Cancellation).RunSheet;
         var step = Projects.StepKey.Parse(StepKey) is { } key
             ? sheet.Steps.Concat(sheet.Off).FirstOrDefault(known => known.Key == key)
             : null;

@@ -59,7 +59,9 @@ public sealed record UsePattern : Edit
             [
                 .. pattern.FillIns.Select(fill => new PatternText(
                     fill.Id,
-                    FillIns.FirstOrDefault(text => text.Id == fill.Id)?.Text ?? before.TextOf(fill.Id) ?? fill.Usual
+                    PlainText.Line(
+                        FillIns.FirstOrDefault(text => text.Id == fill.Id)?.Text ?? before.TextOf(fill.Id) ?? fill.Usual
+                    )
                 )),
                 .. FillIns.Where(text => !pattern.FillIns.Any(fill => fill.Id == text.Id)),
             ],
@@ -85,7 +87,7 @@ public sealed record UsePattern : Edit
                     $"{fill.Label} is one of {string.Join(", ", fill.Choices)}; \"{text.Text}\" is none of them."
                 );
             }
-            if (fill.Choices.IsEmpty && (text.Text.Length > PatternFillIn.LongestText || text.Text.Any(char.IsControl)))
+            if (fill.Choices.IsEmpty && PlainText.Line(text.Text).Length > PatternFillIn.LongestText)
             {
                 return new Refusal(
                     "fill-in-too-long",

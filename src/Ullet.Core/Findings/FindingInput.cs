@@ -82,6 +82,7 @@ public static class Checks
         new ShadowCheck(),
         new LayerSizeCheck(),
         new ThreadUnusedCheck(),
+        new OlderLimitsCheck(),
     ];
 
     public static ImmutableArray<Finding> Run(FindingInput input) =>

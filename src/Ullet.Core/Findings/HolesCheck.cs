@@ -1,5 +1,6 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
@@ -17,6 +18,7 @@ internal sealed class HolesCheck : ICheck
     {
         foreach (var work in input.Pieces)
         {
+            Budget.Spend();
             foreach (var part in work.Outline.Parts)
             {
                 foreach (var finding in part.Holes.SelectMany(hole => Judge(work.Part, work.Cloth, part.Shell, hole)))

@@ -1,3 +1,4 @@
+using Ullet.Core.Pipeline;
 using Ullet.Core.RunSheets;
 
 namespace Ullet.Core.Findings;
@@ -27,6 +28,7 @@ internal sealed class OrderCheck : ICheck
         var broken = input.RunSheet.Order.Broken.DistinctBy(pair => (pair.Rule, pair.Before)).Take(MostNamed);
         foreach (var pair in broken)
         {
+            Budget.Spend();
             var owner = input.Project.Find(pair.Before.OwnerId) ?? input.Project.Find(pair.After.OwnerId);
             yield return new Finding(
                 "order-broken",

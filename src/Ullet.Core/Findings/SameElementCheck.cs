@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
@@ -18,6 +19,7 @@ internal sealed class SameElementCheck : ICheck
             .ToList();
         for (var high = 1; high < sewn.Count; high++)
         {
+            Budget.Spend();
             var twin = sewn.Take(high).FirstOrDefault(low => AreSame(low.Outline, sewn[high].Outline)).Element;
             if (twin is not null)
             {

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
@@ -11,6 +12,7 @@ internal sealed class ZoneCheck : ICheck
     {
         foreach (var zone in input.Project.Elements.OfType<Zone>().Where(zone => zone.Role != ZoneRole.Guide))
         {
+            Budget.Spend();
             var outline = input.Outlines[zone.Id];
             if (outline.Parts.IsEmpty)
             {

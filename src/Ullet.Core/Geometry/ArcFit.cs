@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -49,6 +50,7 @@ public static class ArcFit
     {
         for (var at = 0; at < run.Count - 1; )
         {
+            Budget.Spend();
             var (next, bulge) = Longest(run, at, within);
             arcs.Add(new BulgeArc(run[at], run[next], bulge));
             at = next;
@@ -63,6 +65,7 @@ public static class ArcFit
         var bad = run.Count;
         for (var step = 2; at + step < run.Count; step *= 2)
         {
+            Budget.Spend();
             if (Held(run, at, at + step, within) is not { } held)
             {
                 bad = at + step;
@@ -72,6 +75,7 @@ public static class ArcFit
         }
         while (bad - good > 1)
         {
+            Budget.Spend();
             var middle = (good + bad) / 2;
             if (Held(run, at, middle, within) is { } held)
             {

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -13,6 +14,7 @@ public sealed class ArcLength
     {
         ArgumentOutOfRangeException.ThrowIfZero(points.Length);
         _points = points;
+        Budget.Spend(1 + (points.Length / 8));
         _sums = new double[points.Length];
         for (var i = 1; i < points.Length; i++)
         {
@@ -48,6 +50,7 @@ public sealed class ArcLength
     /// <summary>How far along the polyline the point of it lies that is nearest to a place, mm.</summary>
     public double Of(Point place)
     {
+        Budget.Spend(1 + (_points.Length / 4));
         var (best, nearest) = (0.0, double.MaxValue);
         for (var i = 1; i < _points.Length; i++)
         {

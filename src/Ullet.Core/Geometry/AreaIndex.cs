@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using NetTopologySuite.Geometries.Prepared;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -13,7 +14,11 @@ internal sealed class AreaIndex(ImmutableArray<Region> regions)
 
     internal bool IsEmpty => _area.Geometry.IsEmpty;
 
-    internal bool Holds(Point place) => _area.Intersects(PlaneGeometry.Place(place));
+    internal bool Holds(Point place)
+    {
+        Budget.Spend(20);
+        return _area.Intersects(PlaneGeometry.Place(place));
+    }
 
     /// <summary>True when a whole box lies in the area.</summary>
     internal bool Covers(Box box) => _area.Covers(PlaneGeometry.From([new Region(Ring.Of(box.Corners()), [])]));
@@ -30,6 +35,7 @@ internal sealed class AreaIndex(ImmutableArray<Region> regions)
         {
             yield break;
         }
+        LibraryWork.Overlay(line, _area.Geometry);
         var within = line.Intersection(_area.Geometry);
         for (var i = 0; i < within.NumGeometries; i++)
         {

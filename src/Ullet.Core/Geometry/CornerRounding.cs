@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -59,6 +60,7 @@ public static class CornerRounding
         var arcs = new Fillet?[count];
         for (var i = 0; i < count; i++)
         {
+            Budget.Spend();
             arcs[i] = At(curves[(i + count - 1) % count], curves[i], radius, side);
         }
         if (Array.TrueForAll(arcs, arc => arc is null))
@@ -104,6 +106,7 @@ public static class CornerRounding
         Fillet? best = null;
         for (var i = 0; i < MostRounds && tooLarge - fits > 0.002; i++)
         {
+            Budget.Spend();
             var middle = (fits + tooLarge) / 2;
             if (middle < LeastRadius)
             {
@@ -134,6 +137,7 @@ public static class CornerRounding
         );
         for (var round = 0; round < MostRounds; round++)
         {
+            Budget.Spend();
             (s, t) = (Math.Clamp(s, 0, 1), Math.Clamp(t, 0, 1));
             var off = Centre(before, s) - Centre(after, t);
             if (off.Length < 1e-6)

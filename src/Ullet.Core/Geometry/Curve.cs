@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.Geometry;
 
 /// <summary>One stretch of a contour: a straight line or a cubic Bézier curve, mm.</summary>
@@ -85,11 +87,13 @@ public readonly record struct Curve(Point Start, Point Control1, Point Control2,
             var second = (Control1 - (Control2 * 2) + End).Length;
             var pieces = (int)Math.Ceiling(Math.Sqrt(0.75 * Math.Max(first, second) / tolerance));
             pieces = Math.Clamp(pieces, 1, MostPieces);
+            Budget.Spend(pieces);
             for (var i = 1; i < pieces; i++)
             {
                 into.Add(At(i / (double)pieces));
             }
         }
+        Budget.Spend();
         into.Add(End);
     }
 

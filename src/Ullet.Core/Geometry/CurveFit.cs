@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -70,6 +71,7 @@ public static class CurveFit
         var split = run.Length / 2;
         for (var round = 0; round < Rounds; round++)
         {
+            Budget.Spend();
             var curve = LeastSquares(run, t, into, outOf);
             var (error, worst) = WorstError(run, t, curve);
             split = worst;

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -101,6 +102,7 @@ internal sealed class CurveMemory
         var stretches = new List<Stretch>();
         for (var i = 0; i + 1 < points.Length; i++)
         {
+            Budget.Spend();
             var found = Find(points[i], points[i + 1], stretches.Count > 0 ? stretches[^1] : null);
             if (stretches.Count > 0 && found.Continues(stretches[^1]))
             {
@@ -162,6 +164,7 @@ internal sealed class CurveMemory
         var bestDistance = double.MaxValue;
         foreach (var number in candidates)
         {
+            Budget.Spend();
             var piece = _pieces[number];
             if (piece.Curve < 0)
             {

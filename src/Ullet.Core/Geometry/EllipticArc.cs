@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -25,6 +26,7 @@ public static class EllipticArc
         var curves = ImmutableArray.CreateBuilder<Curve>(pieces);
         for (var i = 0; i < pieces; i++)
         {
+            Budget.Spend();
             var (a, b) = (from + (i * step), closed && i + 1 == pieces ? from : from + ((i + 1) * step));
             curves.Add(Curve.Cubic(At(a), At(a) + (Slope(a) * reach), At(b) - (Slope(b) * reach), At(b)));
         }

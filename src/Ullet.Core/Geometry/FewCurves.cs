@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -24,6 +25,7 @@ public static class FewCurves
         {
             for (var at = stops[i]; at < stops[i + 1]; )
             {
+                Budget.Spend();
                 var (next, curve) = Longest(closed, at, stops[i + 1], tolerance);
                 curves.Add(curve);
                 at = next;
@@ -39,6 +41,7 @@ public static class FewCurves
         var bad = end + 1;
         for (var step = 2; good < end; step *= 2)
         {
+            Budget.Spend();
             var to = Math.Min(end, from + step);
             if (One(points, from, to, tolerance) is not { } longer)
             {
@@ -49,6 +52,7 @@ public static class FewCurves
         }
         while (bad - good > 1)
         {
+            Budget.Spend();
             var middle = (good + bad) / 2;
             if (One(points, from, middle, tolerance) is { } longer)
             {

@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.Geometry;
 
 /// <summary>Which places closed lines enclose, where they lie in or across one another (as SVG and PDF define it).</summary>
@@ -47,6 +49,7 @@ public static class FilledOutline
     public static Outline Joined(IReadOnlyList<Outline> outlines)
     {
         var boxes = outlines.Select(outline => outline.Bounds()).ToList();
+        Budget.SpendAhead((double)boxes.Count * boxes.Count);
         var meets = outlines.Where(
             (_, i) => boxes.Where((other, j) => j != i && other.Grown(Tolerance.Quantum).Overlaps(boxes[i])).Any()
         );
@@ -64,6 +67,7 @@ public static class FilledOutline
         var holes = new List<Line>();
         foreach (var line in lines)
         {
+            Budget.Spend(lines.Count);
             var outside = lines
                 .Where(other =>
                     other != line && other.Box.Contains(line.Box) && IsInside(line.Ring.Points[0], other.Ring)
@@ -81,6 +85,7 @@ public static class FilledOutline
         }
         foreach (var hole in holes)
         {
+            Budget.Spend(shells.Count);
             var around = shells
                 .Where(shell => shell.Line.Box.Contains(hole.Box) && IsInside(hole.Ring.Points[0], shell.Line.Ring))
                 .MinBy(shell => shell.Line.Encloses);

@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.Geometry;
 
 /// <summary>How wide a form is from edge to edge, measured inside it, mm.</summary>
@@ -29,6 +31,7 @@ public sealed record InnerWidth(double Thin, double Usual)
             var reach = new MedialReach(new SegmentIndex(rings, Math.Max(2, most / 8)));
             foreach (var (foot, outward) in rings.SelectMany(Feet))
             {
+                Budget.Spend();
                 var inward = outward * -1;
                 var (radius, stop) = reach.Of(foot, inward, most / 2);
                 widths.Add(
@@ -56,6 +59,7 @@ public sealed record InnerWidth(double Thin, double Usual)
             var length = a.DistanceTo(b);
             for (; left < length; left += Step)
             {
+                Budget.Spend();
                 yield return (Point.Lerp(a, b, left / length), (b - a).Unit().Outward());
             }
             left -= length;

@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.Geometry;
 
 /// <summary>How far a stroke may go from its foot before another part of the outline is nearer: up to the medial axis.</summary>
@@ -50,6 +52,7 @@ internal sealed class MedialReach(IEdges edges)
         Point? stop = null;
         for (var round = 0; round < MostRounds && reach > 1e-4; round++)
         {
+            Budget.Spend();
             var within = reach - LeastSlack - (Slack * reach);
             if (within <= 0 || edges.Nearest(foot + (direction * reach), within) is not { } other)
             {

@@ -44,6 +44,7 @@ public static class OutlineOverlay
     private static Outline Combine(Outline first, Outline second, Overlay overlay, Overlay changed)
     {
         var (a, b) = (PlaneGeometry.From(first.Flatten()), PlaneGeometry.From(second.Flatten()));
+        LibraryWork.Overlay(a, b);
         var regions = first.Parts.IsEmpty && second.Parts.IsEmpty ? [] : PlaneGeometry.ToRegions(overlay(a, b));
         if (
             first.Lines.IsEmpty
@@ -82,7 +83,9 @@ public static class OutlineOverlay
     {
         var whole = line.Flatten();
         var along = new ArcLength(whole);
-        var left = overlay(PlaneGeometry.Line(whole), area);
+        var drawn = PlaneGeometry.Line(whole);
+        LibraryWork.Overlay(drawn, area);
+        var left = overlay(drawn, area);
         for (var i = 0; i < left.NumGeometries; i++)
         {
             if (left.GetGeometryN(i) is LineString { IsEmpty: false } piece && piece.Length > Tolerance.Quantum * 10)

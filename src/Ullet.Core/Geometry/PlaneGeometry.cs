@@ -24,7 +24,13 @@ internal static class PlaneGeometry
             Factory.CreatePolygon(LinearRing(region.Shell), [.. region.Holes.Select(LinearRing)])
         );
         var all = Factory.CreateMultiPolygon([.. polygons]);
-        return all.IsValid ? all : NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(all);
+        LibraryWork.Linear(all);
+        if (all.IsValid)
+        {
+            return all;
+        }
+        LibraryWork.Mending(all);
+        return NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(all);
     }
 
     internal static ImmutableArray<Region> ToRegions(NetTopologySuite.Geometries.Geometry geometry)

@@ -30,8 +30,10 @@ public static class RegionOffset
         NetTopologySuite.Geometries.Geometry geometry,
         double distance,
         CornerStyle corners
-    ) =>
-        BufferOp.Buffer(
+    )
+    {
+        LibraryWork.Buffer(geometry, distance);
+        return BufferOp.Buffer(
             geometry,
             distance,
             new BufferParameters(ArcPieces)
@@ -41,12 +43,14 @@ public static class RegionOffset
                 SimplifyFactor = 0.0005,
             }
         );
+    }
 
     /// <summary>What lies within a distance of open lines, mm; the ends are cut off square at the lines' ends.</summary>
     public static ImmutableArray<Region> Around(IEnumerable<ImmutableArray<Point>> lines, double distance)
     {
         var parameters = new BufferParameters(ArcPieces) { EndCapStyle = EndCapStyle.Flat };
         var all = PlaneGeometry.Factory.CreateMultiLineString([.. lines.Select(PlaneGeometry.Line)]);
+        LibraryWork.Buffer(all, distance);
         return PlaneGeometry.ToRegions(BufferOp.Buffer(all, distance, parameters));
     }
 }

@@ -7,15 +7,15 @@ public static class RegionOverlay
 {
     /// <summary>What is left of the first regions without the second.</summary>
     public static ImmutableArray<Region> Difference(IEnumerable<Region> from, IEnumerable<Region> without) =>
-        PlaneGeometry.ToRegions(PlaneGeometry.From(from).Difference(PlaneGeometry.From(without)));
+        Over(from, without, (a, b) => PlaneGeometry.ToRegions(a.Difference(b)), LibraryWork.Overlay);
 
     /// <summary>The least distance between two sets of regions, mm; 0 when they touch or overlap.</summary>
     public static double Distance(IEnumerable<Region> first, IEnumerable<Region> second) =>
-        PlaneGeometry.From(first).Distance(PlaneGeometry.From(second));
+        Over(first, second, (a, b) => a.Distance(b), LibraryWork.Pairs);
 
     /// <summary>True when two sets of regions are nearer than a distance, mm.</summary>
     public static bool AreNearer(IEnumerable<Region> first, IEnumerable<Region> second, double distance) =>
-        PlaneGeometry.From(first).IsWithinDistance(PlaneGeometry.From(second), distance);
+        Over(first, second, (a, b) => a.IsWithinDistance(b, distance), LibraryWork.Pairs);
 
     /// <summary>Area, mm², length of all edges, mm, and centre of mass of regions, on the grid of
     /// 0.001 mm; nothing and the origin for none.</summary>
@@ -33,4 +33,16 @@ public static class RegionOverlay
     /// <summary>The least distance between regions and the edge of an outline, mm; 0 where it runs through them.</summary>
     public static double DistanceToEdge(IEnumerable<Region> regions, Outline outline) =>
         PlaneGeometry.From(regions).Distance(PlaneGeometry.Lines(outline));
+
+    private static T Over<T>(
+        IEnumerable<Region> first,
+        IEnumerable<Region> second,
+        Func<NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry, T> take,
+        Action<NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry> countAhead
+    )
+    {
+        var (a, b) = (PlaneGeometry.From(first), PlaneGeometry.From(second));
+        countAhead(a, b);
+        return take(a, b);
+    }
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Runtime.InteropServices;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -29,6 +30,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
     /// <summary>A ring of the points without neighbours that coincide.</summary>
     public static Ring Of(IReadOnlyList<Point> points)
     {
+        Budget.Spend(1 + (points.Count / 4));
         var kept = ImmutableArray.CreateBuilder<Point>(points.Count);
         foreach (var point in points)
         {
@@ -68,6 +70,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
 
     private int[] FindCorners()
     {
+        Budget.Spend(1 + (Points.Length / 4));
         var points = Points.AsSpan();
         var corners = new List<int>();
         for (var i = 0; i < points.Length; i++)
@@ -86,6 +89,7 @@ public sealed record Ring(ImmutableArray<Point> Points)
     /// <remarks>D. Sunday, "Inclusion of a point in a polygon", 2001.</remarks>
     public int Winding(Point place)
     {
+        Budget.Spend(1 + (Points.Length / 8));
         var winding = 0;
         var points = Points;
         for (var i = 0; i < points.Length; i++)

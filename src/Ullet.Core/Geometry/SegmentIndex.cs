@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.Geometry;
 
 /// <summary>A grid over the edges of rings that answers which point of them is nearest.</summary>
@@ -28,6 +30,7 @@ public sealed class SegmentIndex : IEdges
         var box = Box.Empty;
         foreach (var ring in rings)
         {
+            Budget.Spend(ring.Points.Length);
             var points = ring.Points.AsSpan();
             for (var i = 0; i < points.Length; i++)
             {
@@ -72,6 +75,7 @@ public sealed class SegmentIndex : IEdges
     /// <summary>The nearest edge point within a distance of a place, or null when there is none.</summary>
     public Point? Nearest(Point place, double within)
     {
+        Budget.Spend();
         var best = within * within;
         var found = false;
         var foot = default(Point);
@@ -82,6 +86,7 @@ public sealed class SegmentIndex : IEdges
             for (var x = fromX; x <= toX; x++)
             {
                 var at = (y * _columns) + x;
+                Budget.Spend((_first[at + 1] - _first[at]) >> 3);
                 for (var i = _first[at]; i < _first[at + 1]; i++)
                 {
                     found |= _edges[_listed[i]].IsNearer(place, ref best, ref foot);
@@ -98,6 +103,7 @@ public sealed class SegmentIndex : IEdges
     /// <param name="length">The line's length, mm.</param>
     public double? FirstCrossing(Point from, Point direction, double length)
     {
+        Budget.Spend();
         var (end, first) = (from + (direction * length), length);
         var found = false;
         var (fromX, toX) = Columns(Math.Min(from.X, end.X), Math.Max(from.X, end.X));
@@ -119,6 +125,7 @@ public sealed class SegmentIndex : IEdges
     /// <summary>The numbers of the edges within a distance of a place, counted ring by ring from each ring's first point.</summary>
     public IEnumerable<int> Within(Point place, double distance)
     {
+        Budget.Spend();
         var found = new HashSet<int>();
         var (fromX, toX) = Columns(place.X - distance, place.X + distance);
         var (fromY, toY) = Rows(place.Y - distance, place.Y + distance);
@@ -163,6 +170,7 @@ public sealed class SegmentIndex : IEdges
             var (top, bottom) = (_minY + (y * _cell), _minY + ((y + 1) * _cell));
             var (a, b) = (AtHeight(low, high, top), AtHeight(low, high, bottom));
             var (fromX, toX) = Columns(Math.Min(a, b) - Hair, Math.Max(a, b) + Hair);
+            Budget.Spend(1 + (toX - fromX));
             for (var x = fromX; x <= toX; x++)
             {
                 passed.Add(((y * _columns) + x, number));

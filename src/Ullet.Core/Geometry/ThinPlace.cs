@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using NetTopologySuite.Operation.Buffer;
 using NetTopologySuite.Operation.Linemerge;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Geometry;
 
@@ -34,24 +35,25 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
 
     /// <summary>True when a disc of the width fits nowhere into the form.</summary>
     public static bool IsNowhereWide(Region form, double width) =>
-        BufferOp.Buffer(PlaneGeometry.From([form]), -(width / 2) + Hair).IsEmpty;
+        Moved(PlaneGeometry.From([form]), -(width / 2) + Hair, new BufferParameters()).IsEmpty;
 
     private static IEnumerable<ThinPlace> OfPart(Region part, double width)
     {
         var form = PlaneGeometry.From([part]);
         var parameters = new BufferParameters(16);
         var radius = width / 2;
-        var core = BufferOp.Buffer(form, Hair - radius, parameters);
+        var core = Moved(form, Hair - radius, parameters);
         if (core.IsEmpty)
         {
             yield return new ThinPlace(part, InnerPlace(form), Across(form, null, width), 0);
             yield break;
         }
-        var wide = BufferOp.Buffer(core, radius, parameters);
+        var wide = Moved(core, radius, parameters);
+        LibraryWork.Overlay(form, wide);
         foreach (var region in PlaneGeometry.ToRegions(form.Difference(wide)))
         {
             var thin = PlaneGeometry.From([region]);
-            var reach = wide.Buffer(2 * Hair);
+            var reach = Moved(wide, 2 * Hair, new BufferParameters());
             var ends = EndsOf(thin, reach);
             if (ends == 0 || (ends == 1 && !IsTail(region, width)))
             {
@@ -68,6 +70,7 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
     private static int EndsOf(NetTopologySuite.Geometries.Geometry thin, NetTopologySuite.Geometries.Geometry wide)
     {
         var merger = new LineMerger();
+        LibraryWork.Overlay(thin, wide);
         merger.Add(thin.Boundary.Intersection(wide));
         return merger.GetMergedLineStrings().Count(line => line.Length > 5 * Hair);
     }
@@ -84,12 +87,14 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
             var (fits, tooWide) = (0.0, most);
             for (var i = 0; i < 8; i++)
             {
+                Budget.Spend();
                 var middle = (fits + tooWide) / 2;
-                (fits, tooWide) = thin.Buffer(-middle / 2).IsEmpty ? (fits, middle) : (middle, tooWide);
+                (fits, tooWide) = Moved(thin, -middle / 2, new BufferParameters()).IsEmpty ? (fits, middle) : (middle, tooWide);
             }
             return fits;
         }
         var merger = new LineMerger();
+        LibraryWork.Overlay(thin, wide);
         merger.Add(thin.Boundary.Difference(wide));
         var sides = merger.GetMergedLineStrings().Where(side => side.Length > 5 * Hair).ToList();
         var least = most;
@@ -97,10 +102,21 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
         {
             for (var j = i + 1; j < sides.Count; j++)
             {
+                LibraryWork.Pairs(sides[i], sides[j]);
                 least = Math.Min(least, sides[i].Distance(sides[j]));
             }
         }
         return least;
+    }
+
+    private static NetTopologySuite.Geometries.Geometry Moved(
+        NetTopologySuite.Geometries.Geometry geometry,
+        double distance,
+        BufferParameters parameters
+    )
+    {
+        LibraryWork.Buffer(geometry, distance);
+        return BufferOp.Buffer(geometry, distance, parameters);
     }
 
     private static Point InnerPlace(NetTopologySuite.Geometries.Geometry area) =>

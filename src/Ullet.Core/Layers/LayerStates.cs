@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Layers;
@@ -31,6 +32,7 @@ public static class LayerStates
         var now = ImmutableArray<PresentLayer>.Empty;
         foreach (var step in changes)
         {
+            Budget.Spend();
             now = step.Aggregate(now, Changed);
             states.Add(now);
         }

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Lettering;
@@ -105,6 +106,7 @@ public sealed class LetterSetting
         var (pen, last) = (0.0, 0.0);
         for (var i = 0; i < clusters.Count; i++)
         {
+            Budget.Spend();
             var cluster = clusters[i];
             var index = first + cluster.Number;
             var gap = (words.Spacing + words.TouchOf(index).GapAfter) * LaidText.CapHeight;
@@ -113,6 +115,7 @@ public sealed class LetterSetting
             var parts = new List<Outline>();
             foreach (var glyph in cluster.Glyphs)
             {
+                Budget.Spend();
                 var map = Affine.Translate(pen + before - start + (glyph.X * scale), glyph.Y * scale);
                 parts.Add(OutlineOf(font, glyph.Glyph).Transform(map));
                 pen += glyph.Advance * scale;

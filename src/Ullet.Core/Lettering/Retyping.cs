@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Lettering;
@@ -56,6 +57,7 @@ public static class Retyping
         {
             for (var j = now.Length - 1; j >= 0; j--)
             {
+                Budget.Spend();
                 var skip = Math.Max(best[i + 1, j], best[i, j + 1]);
                 best[i, j] = old[i] == now[j] ? Math.Max(skip, best[i + 1, j + 1] + Gain(i)) : skip;
             }

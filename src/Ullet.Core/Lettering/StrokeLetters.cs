@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Lettering;
 
@@ -100,6 +101,7 @@ public static class StrokeLetters
         var x = 0.0;
         foreach (var letter in Plain(text))
         {
+            Budget.Spend();
             if (letter == ' ')
             {
                 x += Blank;

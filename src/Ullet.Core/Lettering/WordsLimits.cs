@@ -24,13 +24,7 @@ public static class WordsLimits
     /// <param name="fonts">Where its font is looked for.</param>
     public static Refusal? Check(Words words, IGlyphSource fonts)
     {
-        var refusal =
-            CheckText(words.Text)
-            ?? Range(words.Spacing, Spacing, "", "The spacing, as a share of the cap height,", "spacing")
-            ?? Range(words.LineSpacing, LineSpacing, "", "The line spacing", "lineSpacing")
-            ?? Range(words.Slant, Slant, "degrees", "The slant", "slant")
-            ?? Range(words.Arc, Arc, "degrees", "The arc", "arc")
-            ?? words.Touches.Select(CheckTouch).FirstOrDefault(found => found is not null);
+        var refusal = CheckText(words.Text) ?? CheckNumbers(words);
         if (refusal is not null)
         {
             return refusal;
@@ -55,9 +49,18 @@ public static class WordsLimits
             );
     }
 
+    /// <summary>Says what is wrong with the numbers of words, or null.</summary>
+    public static Refusal? CheckNumbers(Words words) =>
+        Range(words.Spacing, Spacing, "", "The spacing, as a share of the cap height,", "spacing")
+        ?? Range(words.LineSpacing, LineSpacing, "", "The line spacing", "lineSpacing")
+        ?? Range(words.Slant, Slant, "degrees", "The slant", "slant")
+        ?? Range(words.Arc, Arc, "degrees", "The arc", "arc")
+        ?? words.Touches.Select(CheckTouch).FirstOrDefault(found => found is not null);
+
     /// <summary>Says what is wrong with a text whatever its font, or null.</summary>
     public static Refusal? CheckText(string text)
     {
+        text = PlainText.Lines(text);
         if (string.IsNullOrWhiteSpace(text))
         {
             return new Refusal("text-empty", "text", "There are no words to set; type some.");
@@ -80,9 +83,7 @@ public static class WordsLimits
                 $"A lettering takes up to {Words.MostLines} lines; this one has {lines}."
             );
         }
-        return text.Any(character => char.IsControl(character) && character != '\n')
-            ? new Refusal("text-broken", "text", "The words have characters in them that can't be shown.")
-            : null;
+        return null;
     }
 
     private static Refusal? CheckTouch(LetterTouch touch) =>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Maps;
@@ -29,6 +30,7 @@ internal static class BandCells
         {
             for (var i = 1; i < edge.Length; i++)
             {
+                Budget.Spend();
                 // An open edge's band ends square.
                 var isOpen = edge[0].DistanceTo(edge[^1]) > Tolerance.Quantum;
                 var ends = (isOpen && i == 1, isOpen && i == edge.Length - 1);
@@ -80,6 +82,7 @@ internal static class BandCells
         );
         for (var row = firstRow; row <= lastRow; row++)
         {
+            Budget.Spend();
             var y = raster.Box.MinY + (row * raster.Cell) - a.Y;
             for (var column = first; column <= last; column++)
             {

@@ -43,6 +43,8 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
 
     public int Version => 1;
 
+    public long Bytes(CoverReport output) => 4 * Footprint.Thing;
+
     public ContentHash Key(CoverJudgeInput input) =>
         ContentHash.Of(input.Stage.Key.ToString(), $"cover-judge-{Version}-{input.StitchesKey.Hex}");
 
@@ -90,6 +92,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
             open = open[..Math.Max(0, open.Length - overlap)];
             foreach (var point in open)
             {
+                Budget.Spend();
                 var cell = ((int)Math.Floor(point.X / Disc), (int)Math.Floor(point.Y / Disc));
                 if (!cells.TryGetValue(cell, out var list))
                 {
@@ -101,6 +104,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
             {
                 foreach (var point in list)
                 {
+                    Budget.Spend();
                     var count = 0;
                     for (var near = 0; near < 9; near++)
                     {
@@ -139,6 +143,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
             cancellation.ThrowIfCancellationRequested();
             for (var i = 1; i < run.Points.Length; i++)
             {
+                Budget.Spend();
                 raster.Draw(run.Points[i - 1], run.Points[i]);
             }
         }
@@ -227,6 +232,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
         {
             for (var i = 1; i < points.Length; i++)
             {
+                Budget.Spend();
                 var length = points[i].DistanceTo(points[i - 1]);
                 if (length > StitchDefaults.LongestStitch + 0.01 && length > (longest?.Value ?? 0))
                 {

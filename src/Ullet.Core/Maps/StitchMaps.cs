@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Stitches;
 
@@ -61,6 +62,7 @@ public static class StitchMaps
         var counts = new int[columns * (int)Math.Ceiling(box.Height / cell)];
         foreach (var point in points)
         {
+            Budget.Spend();
             counts[((int)((point.Y - box.MinY) / cell) * columns) + (int)((point.X - box.MinX) / cell)]++;
         }
         var perCell = cell * cell;
@@ -96,6 +98,7 @@ public static class StitchMaps
             {
                 for (var i = 1; i < run.Points.Length; i++)
                 {
+                    Budget.Spend();
                     raster.Draw(run.Points[i - 1], run.Points[i]);
                 }
             }

@@ -10,6 +10,10 @@ public sealed record ElementOutline(Outline Whole, ImmutableArray<PartOutline> P
 {
     /// <summary>The letters of words, whatever they are made into; none of anything else.</summary>
     public ImmutableArray<PartOutline> Letters { get; init; } = [];
+
+    /// <summary>About how many bytes it takes in memory.</summary>
+    internal long Bytes =>
+        Footprint.Thing + Footprint.Of(Whole) + Parts.Concat(Letters).Sum(part => Footprint.Of(part.Outline));
 }
 
 /// <summary>One piece of cloth of an element.</summary>

@@ -42,6 +42,9 @@ public sealed class LeftoverStation : IStation<LeftoverInput, Leftovers>
 {
     public int Version => 1;
 
+    public long Bytes(Leftovers output) =>
+        Footprint.Thing + output.All.Sum(left => Footprint.Thing + Footprint.Of(left.Place));
+
     public ContentHash Key(LeftoverInput input) => ContentHash.Of(input.CoversNeed, $"leftovers-{Version}-{input.Key}");
 
     public Leftovers Compute(LeftoverInput input, CancellationToken cancellation)

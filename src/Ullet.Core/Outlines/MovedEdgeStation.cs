@@ -15,6 +15,8 @@ public sealed class MovedEdgeStation : IStation<MovedEdgeInput, Outline>
 {
     public int Version => 1;
 
+    public long Bytes(Outline output) => Footprint.Of(output);
+
     public ContentHash Key(MovedEdgeInput input) =>
         ContentHash.Of(new { input.Distance, input.Corners }, $"moved-edge-{Version}-{input.Key}");
 

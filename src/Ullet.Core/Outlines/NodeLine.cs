@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Outlines;
@@ -162,6 +163,7 @@ public static class NodeLines
         );
         for (var i = 0; i < curves.Length - (returns ? 1 : 0); i++)
         {
+            Budget.Spend();
             var at = new Point(curves[i].X, curves[i].Y);
             var goesOn = i + 1 < curves.Length;
             nodes.Add(

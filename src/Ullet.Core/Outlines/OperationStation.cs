@@ -53,6 +53,8 @@ public sealed class OperationStation : IStation<OperationInput, Operated>
 
     public int Version => 1;
 
+    public long Bytes(Operated output) => output.Outline.Bytes;
+
     public ContentHash Key(OperationInput input) =>
         ContentHash.Combine([
             ContentHash.Of(input.Operation with { Id = "" }, $"operation-{Version}-{input.BeforeKey}"),

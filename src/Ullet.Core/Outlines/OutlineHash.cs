@@ -37,6 +37,7 @@ public static class OutlineHash
         numbers.Add(curves.Count);
         foreach (var curve in curves)
         {
+            Budget.Spend();
             numbers.Add(curve.IsLine ? 1 : 0);
             foreach (var point in new[] { curve.Start, curve.Control1, curve.Control2, curve.End })
             {

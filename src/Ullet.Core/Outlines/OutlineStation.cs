@@ -13,6 +13,8 @@ public sealed class OutlineStation(IGlyphSource fonts) : IStation<Element, Eleme
 
     public int Version => 3;
 
+    public long Bytes(ElementOutline output) => output.Bytes;
+
     public ContentHash Key(Element input) =>
         input switch
         {

@@ -8,30 +8,58 @@ public static class ShapeLimits
 {
     public const int MostCurves = 20_000;
 
-    /// <summary>Says what is wrong with a shape's numbers, or null.</summary>
+    private static readonly (int Least, int Most) Corners = (3, 24);
+
+    private static readonly (double Least, double Most) InnerShare = (0.1, 0.95);
+
+    private static readonly (double Least, double Most) Thickness = (0.1, 0.9);
+
+    private const double MostRadius = 500;
+
+    /// <summary>Says what is wrong with a shape's numbers, or null; or that a drawn one encloses nothing.</summary>
     public static Refusal? Check(ShapeSource shape) =>
+        CheckNumbers(shape) ?? (shape is DrawnShape drawn ? CheckClosed(drawn) : null);
+
+    /// <summary>The shape with its numbers brought back into their ranges; a drawing as it is.</summary>
+    public static ShapeSource Clamped(ShapeSource shape) =>
+        shape switch
+        {
+            RectangleShape rectangle => new RectangleShape(Math.Clamp(rectangle.CornerRadius, 0, MostRadius)),
+            PolygonShape polygon => new PolygonShape(Math.Clamp(polygon.Sides, Corners.Least, Corners.Most)),
+            StarShape star => new StarShape(
+                Math.Clamp(star.Points, Corners.Least, Corners.Most),
+                Math.Clamp(star.InnerShare, InnerShare.Least, InnerShare.Most)
+            ),
+            CrescentShape crescent => new CrescentShape(
+                Math.Clamp(crescent.Thickness, Thickness.Least, Thickness.Most)
+            ),
+            _ => shape,
+        };
+
+    /// <summary>Says what is wrong with a shape's numbers, or null.</summary>
+    public static Refusal? CheckNumbers(ShapeSource shape) =>
         shape switch
         {
             RectangleShape rectangle => Limits.CheckRange(
                 rectangle.CornerRadius,
                 0,
-                500,
+                MostRadius,
                 "mm",
                 "The corner radius",
                 "cornerRadius"
             ),
-            PolygonShape polygon => Limits.CheckRange(polygon.Sides, 3, 24, "", "The number of sides", "sides"),
-            StarShape star => Limits.CheckRange(star.Points, 3, 24, "", "The number of points", "points")
-                ?? Limits.CheckRange(star.InnerShare, 0.1, 0.95, "", "The inner share of a star", "innerShare"),
+            PolygonShape polygon => Limits.CheckRange(polygon.Sides, Corners.Least, Corners.Most, "", "The number of sides", "sides"),
+            StarShape star => Limits.CheckRange(star.Points, Corners.Least, Corners.Most, "", "The number of points", "points")
+                ?? Limits.CheckRange(star.InnerShare, InnerShare.Least, InnerShare.Most, "", "The inner share of a star", "innerShare"),
             CrescentShape crescent => Limits.CheckRange(
                 crescent.Thickness,
-                0.1,
-                0.9,
+                Thickness.Least,
+                Thickness.Most,
                 "",
                 "The thickness of a crescent",
                 "thickness"
             ),
-            DrawnShape drawn => CheckLine(drawn) ?? CheckClosed(drawn),
+            DrawnShape drawn => CheckLine(drawn),
             _ => null,
         };
 

@@ -1,7 +1,7 @@
 namespace Ullet.Core.Pipeline;
 
 /// <summary>One station of the way from document to files: a pure function with a key for its cache.</summary>
-public interface IStation<in TIn, out TOut>
+public interface IStation<in TIn, TOut>
 {
     /// <summary>Raised whenever the same input would give another output.</summary>
     int Version { get; }
@@ -10,4 +10,7 @@ public interface IStation<in TIn, out TOut>
     ContentHash Key(TIn input);
 
     TOut Compute(TIn input, CancellationToken cancellation);
+
+    /// <summary>About how many bytes an output takes in memory; caches are bounded by it.</summary>
+    long Bytes(TOut output);
 }

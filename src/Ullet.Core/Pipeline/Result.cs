@@ -31,6 +31,9 @@ public readonly record struct Result<T>
 
     public static implicit operator Result<T>(Refusal refusal) => new(default, refusal);
 
+    /// <summary>The value, or the refusal told in another way.</summary>
+    public Result<T> Or(Func<Refusal, Refusal> tell) => IsOk ? this : tell(Refusal!);
+
     /// <summary>Goes on with the value, or hands the refusal through.</summary>
     public Result<TNext> Then<TNext>(Func<T, Result<TNext>> next) => IsOk ? next(Value) : Refusal!;
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Program;
@@ -41,6 +42,7 @@ internal sealed class NeedleWriter
             {
                 foreach (var run in group)
                 {
+                    Budget.Spend();
                     Travel(run, hidden);
                     Sew(run.Points);
                 }
@@ -60,6 +62,7 @@ internal sealed class NeedleWriter
         var groups = new List<List<StitchRun>>();
         foreach (var run in runs)
         {
+            Budget.Spend();
             if (run.Points.Length < 2)
             {
                 continue;
@@ -130,6 +133,7 @@ internal sealed class NeedleWriter
     {
         for (var i = 0; i < points.Length; i++)
         {
+            Budget.Spend();
             var target = points[i].Rounded(Grid);
             var distance = target.DistanceTo(_needle!.Value);
             if (distance < Grid / 2)
@@ -156,6 +160,7 @@ internal sealed class NeedleWriter
         var pieces = Math.Max(1, (int)Math.Ceiling((distance / longest) - 1e-9));
         for (var i = 1; i <= pieces; i++)
         {
+            Budget.Spend();
             Put(Point.Lerp(from, to, i / (double)pieces).Rounded(Grid));
         }
     }

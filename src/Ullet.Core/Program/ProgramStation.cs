@@ -27,6 +27,8 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
     public int Version => 4;
 
+    public long Bytes(StitchProgram output) => output.Bytes;
+
     public ContentHash Key(ProgramInput input)
     {
         var steps = input.RunSheet.Steps.Select(step =>
@@ -128,6 +130,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         string? lastThread = null;
         for (var i = 0; i < steps.Length; i++)
         {
+            Budget.Spend();
             cancellation.ThrowIfCancellationRequested();
             if (steps[i] is HandStep hand)
             {
@@ -158,6 +161,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
             var sewn = needle.Write(input.Stitches[step.Key], hidden.Longest(step.Stage), sectionEnds);
             for (var part = 0; part < sewn.Count; part++)
             {
+                Budget.Spend();
                 var thread = sewn[part].ThreadId is { } own && used.Contains(own) ? own : step.Stage.ThreadId;
                 if (freshBlock || thread != lastThread)
                 {

@@ -19,6 +19,16 @@ public sealed record StitchProgram(
     /// <summary>What was found to stop an export that was made all the same, a sentence each.</summary>
     public ImmutableArray<string> Cautions { get; init; } = [];
 
+    /// <summary>About how many bytes it takes in memory.</summary>
+    public long Bytes =>
+        Steps.Sum(step =>
+            Footprint.Thing + (step is ProgramStitches sewn ? CommandBytes * sewn.Commands.Length : TextBytes)
+        );
+
+    private const long CommandBytes = 24;
+
+    private const long TextBytes = 2000;
+
     /// <summary>Needle points of all steps.</summary>
     public int StitchCount => Steps.OfType<ProgramStitches>().Sum(step => step.StitchCount);
 

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Program;
 
@@ -29,6 +30,7 @@ internal static class TravelOrder
         var at = from;
         foreach (var i in order)
         {
+            Budget.Spend();
             sum += at?.DistanceTo(parts[i].Start) ?? 0;
             at = parts[i].End;
         }
@@ -56,6 +58,7 @@ internal static class TravelOrder
                 least[done, last] = double.MaxValue;
                 for (var previous = 0; previous < count; previous++)
                 {
+                    Budget.Spend();
                     if ((rest & (1 << previous)) == 0)
                     {
                         continue;
@@ -85,6 +88,7 @@ internal static class TravelOrder
         var at = from;
         while (left.Count > 0)
         {
+            Budget.Spend();
             var next = at is { } here ? left.MinBy(i => parts[i].Start.DistanceTo(here)) : left[0];
             left.Remove(next);
             order.Add(next);
@@ -111,6 +115,7 @@ internal static class TravelOrder
                 var (best, place) = (saved - 1e-9, i);
                 for (var k = 0; k <= order.Count; k++)
                 {
+                    Budget.Spend();
                     var cost = Way(At(k - 1), part) + Way(part, At(k)) - Way(At(k - 1), At(k));
                     if (cost < best)
                     {

@@ -49,23 +49,20 @@ public static class Limits
                     + $"{(double.IsFinite(value) ? value.ToString("0.###") : "that")} was given."
             );
 
-    /// <summary>Says what is wrong with a name, or null.</summary>
+    /// <summary>Says what is wrong with a name once it is cleaned (<see cref="PlainText"/>), or null.</summary>
     public static Refusal? CheckName(string name, string what)
     {
+        name = PlainText.Line(name);
         if (string.IsNullOrWhiteSpace(name))
         {
             return new Refusal("name-empty", "name", $"{what} needs a name.");
         }
-        if (name.Length > LongestName)
-        {
-            return new Refusal(
+        return name.Length > LongestName
+            ? new Refusal(
                 "name-too-long",
                 "name",
-                $"{what} may have a name of up to {LongestName} characters; this one has {name.Length}."
-            );
-        }
-        return name.Any(char.IsControl)
-            ? new Refusal("name-broken", "name", $"{what} has a name with characters that can't be shown.")
+                $"{what} may have a name of up to {LongestName} characters; this one has {name.Length:N0}."
+            )
             : null;
     }
 
@@ -73,5 +70,5 @@ public static class Limits
     public static Refusal? CheckColour(string colour, string what) =>
         colour.Length == 7 && colour[0] == '#' && colour.Skip(1).All(char.IsAsciiHexDigit)
             ? null
-            : new Refusal("colour-broken", "colour", $"{what} needs a colour like #8e2347; \"{colour}\" is none.");
+            : new Refusal("colour-broken", "colour", $"{what} needs a colour like #8e2347; \"{(colour.Length > 40 ? colour[..40] + "…" : colour)}\" is none.");
 }

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Projects;
 
@@ -37,7 +39,15 @@ public sealed record Project
     /// <summary>The number that the next new part gets in its id; never used twice, so that a StepKey names one step for ever.</summary>
     public int NextNumber { get; init; } = 1;
 
-    public Element? Find(string elementId) => Elements.FirstOrDefault(element => element.Id == elementId);
+    /// <summary>What was brought back into its range when the document was read, a sentence each; not stored.</summary>
+    [JsonIgnore]
+    public ImmutableArray<string> Mended { get; init; } = [];
+
+    public Element? Find(string elementId)
+    {
+        Budget.Spend(1 + (Elements.Length / 16));
+        return Elements.FirstOrDefault(element => element.Id == elementId);
+    }
 
     public Cloth? FindCloth(string? clothId) => Cloths.FirstOrDefault(cloth => cloth.Id == clothId);
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
@@ -22,6 +23,7 @@ internal static class HeldSteps
         {
             foreach (var set in Sets(held, size))
             {
+                Budget.Spend();
                 if (!HasCircle(facts, steps, set))
                 {
                     return [.. set];
@@ -53,6 +55,7 @@ internal static class HeldSteps
         }
         for (var i = first; i <= from.Count - size; i++)
         {
+            Budget.Spend();
             foreach (var rest in Sets(from, size - 1, i + 1))
             {
                 yield return [from[i], .. rest];

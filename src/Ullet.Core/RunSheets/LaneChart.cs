@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Layers;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -66,6 +67,7 @@ public sealed record LaneChart(ImmutableArray<Lane> Lanes, ImmutableArray<Immuta
         {
             foreach (var layer in layers[i].Where(layer => !lanes.Exists(lane => lane.LayerId == layer.Id)))
             {
+                Budget.Spend();
                 var gone = Enumerable
                     .Range(i, layers.Length - i)
                     .FirstOrDefault(k => !Holds(layers[k], layer.Id), layers.Length);

@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.RunSheets;
 
 /// <summary>What an order costs: a hoop taken off or turned over costs more than a stop for hands, that more than a change of
@@ -38,6 +40,7 @@ internal static class OrderCost
         var (total, state) = (0, State.Start);
         foreach (var step in steps)
         {
+            Budget.Spend();
             (var cost, state) = Of(step, state);
             total += cost;
         }

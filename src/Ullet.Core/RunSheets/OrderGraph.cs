@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
@@ -24,6 +25,7 @@ internal sealed class OrderGraph
         ];
         foreach (var pair in Precedences)
         {
+            Budget.Spend();
             _after[_numbers[pair.Before]].Add(_numbers[pair.After]);
             _before[_numbers[pair.After]].Add(_numbers[pair.Before]);
         }
@@ -48,6 +50,7 @@ internal sealed class OrderGraph
         var ready = new PriorityQueue<int, int>();
         for (var i = 0; i < waiting.Length; i++)
         {
+            Budget.Spend();
             if (waiting[i] == 0)
             {
                 ready.Enqueue(i, wished[i]);
@@ -59,6 +62,7 @@ internal sealed class OrderGraph
             order.Add(next);
             foreach (var after in _after[next])
             {
+                Budget.Spend();
                 if (--waiting[after] == 0)
                 {
                     ready.Enqueue(after, wished[after]);
@@ -90,6 +94,7 @@ internal sealed class OrderGraph
         var places = new int[order.Count];
         for (var i = 0; i < order.Count; i++)
         {
+            Budget.Spend();
             places[order[i]] = i;
         }
         return places;

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets;
 
@@ -44,6 +45,7 @@ internal static class OrderSearch
                 var tried = 0;
                 foreach (var i in byWish)
                 {
+                    Budget.Spend();
                     if (node.Done.Has(i) || !node.Done.HasAll(needed[i]))
                     {
                         continue;
@@ -76,6 +78,7 @@ internal static class OrderSearch
         var (cost, state) = (from.Cost, from.State);
         foreach (var step in steps)
         {
+            Budget.Spend();
             (var more, state) = OrderCost.Of(step, state);
             cost += more;
         }
@@ -124,6 +127,7 @@ internal static class OrderSearch
         {
             for (var i = 0; i < _bits.Length; i++)
             {
+                Budget.Spend();
                 if ((others._bits[i] & ~_bits[i]) != 0)
                 {
                     return false;

@@ -22,6 +22,8 @@ public sealed class OrderStation : IStation<OrderInput, OrderFound>
 {
     public int Version => 1;
 
+    public long Bytes(OrderFound output) => 64 + (4L * output.Order.Length);
+
     public ContentHash Key(OrderInput input) =>
         ContentHash.Of(
             new

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets;
 
@@ -15,6 +16,7 @@ internal static class Overlaps
             AreaIndex? area = null;
             for (var high = low + 1; high < units.Count; high++)
             {
+                Budget.Spend();
                 if (!boxes[low].Overlaps(boxes[high]))
                 {
                     continue;
@@ -40,6 +42,7 @@ internal static class Overlaps
         var early = new bool[units.Count];
         for (var i = units.Count - 1; i >= 0; i--)
         {
+            Budget.Spend();
             early[i] = over[i]
                 .Exists(high =>
                     units[high].Work is null ? early[high] : units[i].Work is null || !units[high].HidesTuck

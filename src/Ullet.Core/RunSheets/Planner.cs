@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
@@ -105,6 +106,7 @@ public static class Planner
         {
             foreach (var step in blocks[block])
             {
+                Budget.Spend();
                 blockOf[step] = block;
             }
         }
@@ -154,6 +156,7 @@ public static class Planner
                     and var next
         )
         {
+            Budget.Spend();
             done.Add(next);
         }
         return done.Count < before.Count;
@@ -169,6 +172,7 @@ public static class Planner
         );
         foreach (var unit in facts.Units)
         {
+            Budget.Spend();
             var own = unit.Acts.Select(act => graph.NumberOf(act.Step.Key));
             blocks.AddRange(
                 order == StitchOrder.OneByOne

@@ -3,6 +3,7 @@ using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
@@ -181,6 +182,7 @@ internal static class StepGathering
             var at = work[element.Id];
             foreach (var piece in at.Pieces)
             {
+                Budget.Spend();
                 yield return new SewnUnit(piece.Work, piece.Work.Edge, [.. Acts(project, piece)]);
             }
             if (at.Line is { } line)
@@ -201,6 +203,7 @@ internal static class StepGathering
         var acts = AppliqueMethods.Of(element.Method).Acts(work);
         for (var i = 0; i < acts.Length; i++)
         {
+            Budget.Spend();
             var handsFollow = acts.Skip(i + 1).Any(act => act is HandAct);
             if (acts[i] is StageAct stage && !element.Stages.IsOff(stage.Role))
             {

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets;
 
@@ -19,11 +20,13 @@ internal static class TogetherOrder
             {
                 foreach (var step in own.SelectMany(i => StepsOf(units[i], phase)))
                 {
+                    Budget.Spend();
                     yield return step;
                 }
             }
             foreach (var step in own.Order().Where(i => early[i]).SelectMany(i => StepsOf(units[i], UnitPhase.Cover)))
             {
+                Budget.Spend();
                 yield return step;
             }
         }
@@ -31,6 +34,7 @@ internal static class TogetherOrder
         {
             foreach (var step in early[i] ? [] : StepsOf(units[i], UnitPhase.Cover))
             {
+                Budget.Spend();
                 yield return step;
             }
         }
@@ -46,6 +50,7 @@ internal static class TogetherOrder
         {
             foreach (var high in over[low])
             {
+                Budget.Spend();
                 levels[high] = Math.Max(levels[high], levels[low] + 1);
             }
         }
@@ -58,6 +63,7 @@ internal static class TogetherOrder
         var ordered = new List<int>();
         while (units.Count > 0)
         {
+            Budget.Spend();
             var next = ordered.Count == 0 ? units[0] : units.MinBy(i => Centre(i).DistanceTo(Centre(ordered[^1])));
             units.Remove(next);
             ordered.Add(next);

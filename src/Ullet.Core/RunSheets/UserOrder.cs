@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
@@ -16,6 +17,7 @@ internal static class UserOrder
         var order = sequence.Select(graph.NumberOf).Where(number => number >= 0).Distinct().ToList();
         for (var i = 0; i < planned.Count; i++)
         {
+            Budget.Spend();
             if (order.Contains(planned[i]))
             {
                 continue;

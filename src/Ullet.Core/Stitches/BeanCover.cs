@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -34,6 +35,7 @@ internal static class BeanCover
         var points = ImmutableArray.CreateBuilder<Point>();
         foreach (var leg in edge.Legs)
         {
+            Budget.Spend();
             var side = new SidePath(leg, place => inset < 0 ? place.Outer : place.Inner);
             points.AddRange(side.Between(0, side.Length));
         }

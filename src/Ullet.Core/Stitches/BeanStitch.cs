@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -20,6 +21,7 @@ public static class BeanStitch
         points.Add(run[0]);
         for (var i = 1; i < run.Length; i++)
         {
+            Budget.Spend();
             for (var pass = 0; pass < passes; pass++)
             {
                 points.Add(pass % 2 == 0 ? run[i] : run[i - 1]);

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -59,6 +60,7 @@ internal static class BlanketCover
             }
             for (var k = 0; k < teeth; k++)
             {
+                Budget.Spend();
                 var (from, to) = (side.Length * k / teeth, side.Length * (k + 1) / teeth);
                 Append(RunStitch.Along(side.Between(from, to), numbers.Spacing), points);
                 var isLast = k == teeth - 1;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -51,6 +52,7 @@ internal static class CoverEdges
         var sides = new SatinSides(rings, band);
         for (var number = 0; number < rings.Count; number++)
         {
+            Budget.Spend();
             if ((visible is not null && !visible.WholeRings.Contains(number)) || IsSpeck(rings[number]))
             {
                 continue;
@@ -64,6 +66,7 @@ internal static class CoverEdges
         }
         foreach (var stretch in visible?.Stretches ?? [])
         {
+            Budget.Spend();
             yield return new CoverEdge(stretch.Ring, sides.Legs(stretch, bandOf), false, stretch.Points[0]);
         }
     }

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -29,6 +30,7 @@ internal static class DoubtfulPlaces
         var wasCrowded = false;
         for (var i = 0; i < chain.Count; i++)
         {
+            Budget.Spend();
             if (isShortened(i))
             {
                 doubtful.Add(counts.CellOf(chain[i]));
@@ -67,6 +69,7 @@ internal static class DoubtfulPlaces
         var areAll = grown.Count > MostBoxes;
         for (var i = 0; grown.Count > 0 && i < chain.Count; i++)
         {
+            Budget.Spend();
             if (chain.After(i) is var next && next >= 0 && (areAll || IsInAny(grown, chain[i], chain[next])))
             {
                 counts.AddLine(chain[i], chain[next]);

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -73,6 +74,7 @@ internal sealed class EdgeRoom
         var points = _rings[chunk.Ring].Points;
         for (var i = chunk.First; i < chunk.First + chunk.Count; i++)
         {
+            Budget.Spend();
             yield return new SearchedEdge(points[i], points[i + 1 < points.Length ? i + 1 : 0]);
         }
     }
@@ -125,6 +127,7 @@ internal sealed class EdgeRoom
         }
         foreach (var chunk in chunks.Skip(begin))
         {
+            Budget.Spend();
             chunk.Lines = corners.Length;
         }
         if (corners.Length > 0 && corners[0] == 0)
@@ -134,6 +137,7 @@ internal sealed class EdgeRoom
         // The walk began amid a line: what follows the last corner is the same line as what comes before the first.
         foreach (var chunk in chunks.Skip(begin))
         {
+            Budget.Spend();
             (chunk.RingTurn, chunk.HasCorners) = (turned, corners.Length > 0);
             chunk.IsWrapped = chunk.Line == 0 || chunk.Line == line;
         }
@@ -147,6 +151,7 @@ internal sealed class EdgeRoom
             var box = sorted[i].Box.Grown(near);
             for (var j = i + 1; j < sorted.Length && sorted[j].Box.MinX <= box.MaxX; j++)
             {
+                Budget.Spend();
                 if (sorted[j].Box.MinY > box.MaxY || sorted[j].Box.MaxY < box.MinY)
                 {
                     continue;

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -54,6 +55,7 @@ internal static class FanChoice
         {
             for (var phase = 0; phase < Phases; phase++)
             {
+                Budget.Spend();
                 var tried = new Thinning(room, phase);
                 Sew(tried, strokes.Length, first, endOf, raster);
                 var cost = Cost(raster, isBand);

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -62,6 +63,7 @@ internal static class InsetLine
         var corner = new List<Point>[legs.Count];
         for (var i = 0; i < legs.Count; i++)
         {
+            Budget.Spend();
             // The corner at which a leg begins; the leg before ends there.
             var (before, at) = (legs[(i + legs.Count - 1) % legs.Count], ring.Points[corners[i]]);
             corner[i] = [];
@@ -83,6 +85,7 @@ internal static class InsetLine
         var line = new Point[(to > from ? to - from : to - from + count) + 1];
         for (var i = 0; i < line.Length; i++)
         {
+            Budget.Spend();
             line[i] = ring.Points[(from + i) % count];
         }
         return line;
@@ -96,6 +99,7 @@ internal static class InsetLine
         var before = isClosed ? (line[0] - line[last - 1]).Unit() : Point.Zero;
         for (var i = 0; i <= last; i++)
         {
+            Budget.Spend();
             var after =
                 i < last ? (line[i + 1] - line[i]).Unit()
                 : isClosed ? (line[1] - line[0]).Unit()
@@ -113,6 +117,7 @@ internal static class InsetLine
     {
         for (var i = leg.Count - 2; i >= 0 && leg[i + 1].DistanceTo(corner) <= within; i--)
         {
+            Budget.Spend();
             for (var k = 0; k + 1 < next.Count && next[k].DistanceTo(corner) <= within; k++)
             {
                 if (Meeting(leg[i], leg[i + 1], next[k], next[k + 1]) is { } meets)

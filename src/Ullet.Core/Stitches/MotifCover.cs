@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -36,6 +37,7 @@ internal static class MotifCover
                 var units = Math.Max(1, (int)Math.Round(feet.Total / cover.UnitLength));
                 for (var k = 0; k < units; k++)
                 {
+                    Budget.Spend();
                     foreach (var (along, across) in unit)
                     {
                         var at = (k + along) / units;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -50,6 +51,7 @@ public static class RunStitch
         var from = 0;
         for (var i = 1; i < line.Length; i++)
         {
+            Budget.Spend();
             if (i == line.Length - 1 || Tolerance.IsCorner(line[i] - line[i - 1], line[i + 1] - line[i]))
             {
                 new Leg(line, sums, from, i).Sew(length, phase, points);
@@ -74,6 +76,7 @@ public static class RunStitch
             var done = start;
             for (var i = 1; i <= steps; i++)
             {
+                Budget.Spend();
                 var at = start + ((i - 1 + phase) * step);
                 if (phase == 0)
                 {
@@ -112,6 +115,7 @@ public static class RunStitch
             var perSquare = Point.Dot(along, along) is var square && square < 1e-18 ? 0 : 1 / square;
             for (var i = Before(from) + 1; i < last && sums[i] < to; i++)
             {
+                Budget.Spend();
                 var away = _line[i] - start;
                 away -= along * Math.Clamp(Point.Dot(away, along) * perSquare, 0, 1);
                 if (Point.Dot(away, away) > StitchDefaults.RunChordError * StitchDefaults.RunChordError)

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -73,6 +74,7 @@ public static class SatinCover
         var starts = new List<(int At, string? Thread)>();
         foreach (var leg in edge.Legs)
         {
+            Budget.Spend();
             var stretch = numbers.Stretches.IsEmpty ? null : edge.Stretch(leg, numbers.Stretches);
             if (starts.Count == 0 || starts[^1].Thread != stretch?.ThreadId)
             {

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -93,6 +94,7 @@ public sealed record StretchNumbers(
         {
             for (var i = 1; i < line.Length; i++)
             {
+                Budget.Spend();
                 var distance = SegmentIndex.Foot(places[k], line[i - 1], line[i]).DistanceTo(places[k]);
                 if (distance < nearest)
                 {

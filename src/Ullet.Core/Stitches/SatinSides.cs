@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -101,6 +102,7 @@ internal sealed class SatinSides
         var legs = new List<SatinLeg>(corners.Length);
         for (var i = 0; i < corners.Length; i++)
         {
+            Budget.Spend();
             var here = corners[(from + i) % corners.Length];
             var next = corners[(from + i + 1) % corners.Length];
             var line = Line(ring, here, next > here ? next : next + count);
@@ -142,6 +144,7 @@ internal sealed class SatinSides
         var line = new Point[to - from + 1];
         for (var i = 0; i < line.Length; i++)
         {
+            Budget.Spend();
             line[i] = points[(from + i) % points.Length];
         }
         return line;
@@ -187,6 +190,7 @@ internal sealed class SatinSides
             var steps = Math.Max(1, (int)Math.Ceiling(points[i].DistanceTo(points[i + 1]) / step));
             for (var s = 0; s < steps; s++)
             {
+                Budget.Spend();
                 AddSearched(points, normals, i + (s / (double)steps), isFree, begin, places, ref narrowest);
             }
         }
@@ -331,6 +335,7 @@ internal sealed class SatinSides
         var (farthest, slope) = (radius * Math.Sin(half), Math.Tan(half));
         for (var u = CapStep / 3; u < farthest; u += u < CapStep ? CapStep / 3 : CapStep)
         {
+            Budget.Spend();
             var foot = corner + (along * u);
             var low = foot + (side * (u / slope));
             var high = _reach.ClipBeyondCorner(corner, low, foot + (side * Math.Sqrt((radius * radius) - (u * u))));

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -72,6 +73,7 @@ internal static class SatinUnderlay
         {
             foreach (ref readonly var place in leg.Body)
             {
+                Budget.Spend();
                 var length = place.Length;
                 // Where another edge clips the strokes, side runs would wind into the corner: they go straight across it.
                 if (
@@ -107,6 +109,7 @@ internal static class SatinUnderlay
         {
             foreach (var place in StrokeSpread.Pick(leg.Body, StitchDefaults.UnderlayZigzagSpacing, even: false))
             {
+                Budget.Spend();
                 var length = place.Length;
                 if (length > 3 * inset)
                 {

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -54,6 +55,7 @@ internal sealed class ShortStrokes
         var nextCrowded = -1;
         for (var i = 0; i < strokes.Length; i++)
         {
+            Budget.Spend();
             while (nextCrowded < i || (nextCrowded < strokes.Length && !NeedsLook(strokes[nextCrowded])))
             {
                 nextCrowded = Math.Max(nextCrowded + 1, i);
@@ -163,6 +165,7 @@ internal sealed class ShortStrokes
         var bestGap = -1.0;
         foreach (var share in Shortenings)
         {
+            Budget.Spend();
             var candidate = Point.Lerp(end, other, share);
             var gap = Gap(candidate);
             if (gap > bestGap)

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -32,6 +33,7 @@ internal static class SmallSteps
     {
         for (var i = 0; i < points.Count && points.Count > 3; )
         {
+            Budget.Spend();
             var (next, after, before) = (
                 (i + 1) % points.Count,
                 (i + 2) % points.Count,

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -18,6 +19,7 @@ internal sealed class StrokeIndex
     {
         for (var i = 0; i < chain.Count; i++)
         {
+            Budget.Spend();
             var box = Box.Empty.Including(chain[i]).Including(chain.End(i));
             foreach (var beside in (ReadOnlySpan<int>)[chain.Before(i), chain.After(i)])
             {

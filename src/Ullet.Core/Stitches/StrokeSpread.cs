@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -52,6 +53,7 @@ internal static class StrokeSpread
         var at = 0;
         for (var k = 0; k < count; k++)
         {
+            Budget.Spend();
             var wanted = sums[^1] * k / halves;
             while (at + 1 < sums.Length && sums[at + 1] < wanted)
             {
@@ -73,6 +75,7 @@ internal static class StrokeSpread
         var sums = new double[places.Length];
         for (var i = 1; i < places.Length; i++)
         {
+            Budget.Spend();
             var (outer, inner) = Advance(places[i - 1], places[i]);
             sums[i] = sums[i - 1] + Math.Max(outer, inner);
             crowds |= Math.Min(outer, inner) < Calm * Math.Max(outer, inner);
@@ -108,6 +111,7 @@ internal static class StrokeSpread
         var innerSums = new double[picked.Count];
         for (var i = 1; i < picked.Count; i++)
         {
+            Budget.Spend();
             var (outer, inner) = Advance(picked[i - 1], picked[i]);
             outerSums[i] = outerSums[i - 1] + outer;
             innerSums[i] = innerSums[i - 1] + inner;
@@ -122,6 +126,7 @@ internal static class StrokeSpread
         }
         for (var i = 0; i < picked.Count; i++)
         {
+            Budget.Spend();
             // Strokes beside a tight curve end at the same place as those round it.
             var (outer, inner) = (outerShares[i], innerShares[i]);
             for (var k = Math.Max(0, i - Beside); k <= Math.Min(picked.Count - 1, i + Beside); k++)

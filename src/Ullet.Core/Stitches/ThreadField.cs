@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -56,6 +57,7 @@ internal sealed class ThreadField
             var reach = overlapReach / Cell;
             for (var row = Math.Max(0, (int)(centre.Y - reach)); row < Math.Min(_raster.Rows, centre.Y + reach); row++)
             {
+                Budget.Spend();
                 var half = Math.Sqrt(Math.Max(0, (reach * reach) - ((row - centre.Y) * (row - centre.Y))));
                 var first = Math.Max(0, (int)Math.Ceiling(centre.X - half));
                 var last = Math.Min(_raster.Columns - 1, (int)Math.Floor(centre.X + half));
@@ -109,6 +111,7 @@ internal sealed class ThreadField
         sums.Clear();
         for (var row = fromRow; row <= bottom; row++)
         {
+            Budget.Spend();
             AddRow(row, fromColumn, row >= fromRow + Place, sums);
             if (row < top)
             {

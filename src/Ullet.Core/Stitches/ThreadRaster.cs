@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -6,6 +7,9 @@ namespace Ullet.Core.Stitches;
 /// <remarks>For choosing and for maps; tests judge covers with a raster of their own.</remarks>
 internal sealed class ThreadRaster
 {
+    /// <summary>So many cells are cleared and counted in about one step.</summary>
+    private const int CellsPerStep = 8;
+
     private readonly double _half;
     private byte[] _layers = [];
 
@@ -34,6 +38,7 @@ internal sealed class ThreadRaster
         Box = box;
         Columns = (int)Math.Ceiling(box.Width / Cell) + 1;
         Rows = (int)Math.Ceiling(box.Height / Cell) + 1;
+        Budget.SpendAhead((double)Columns * Rows / CellsPerStep);
         if (_layers.Length < Columns * Rows)
         {
             _layers = new byte[Columns * Rows];
@@ -59,6 +64,7 @@ internal sealed class ThreadRaster
     /// <param name="times">How often; -1 takes it away again.</param>
     internal void Draw(Point from, Point to, int times = 1)
     {
+        Budget.Spend();
         var rows = new ThreadRows(from, to, this);
         var changed = 0;
         while (rows.Next(out var first, out var count))
@@ -72,6 +78,7 @@ internal sealed class ThreadRaster
     /// <summary>How many bare cells thread would lie on.</summary>
     internal int BareUnder(Point from, Point to)
     {
+        Budget.Spend();
         var rows = new ThreadRows(from, to, this);
         var bare = 0;
         while (rows.Next(out var first, out var count))

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -75,6 +76,7 @@ internal sealed class ThreadRelief
         var relief = new ThreadRelief(threads, numbers, field);
         foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, i => BareTip.IsAt(relief._chain, i)))
         {
+            Budget.Spend();
             cancellation.ThrowIfCancellationRequested();
             relief.Mend(box);
         }
@@ -104,12 +106,14 @@ internal sealed class ThreadRelief
         Lay(box, around);
         foreach (var i in near.Where(i => _chain.IsInside(i) && BareTip.IsShortened(_chain, i)))
         {
+            Budget.Spend();
             _filling.At(i, around);
         }
         foreach (var price in Prices)
         {
             for (var change = 0; change < MostChanges; change++)
             {
+                Budget.Spend();
                 if (_field.Surplus().Thickest is not { } square)
                 {
                     return;
@@ -129,6 +133,7 @@ internal sealed class ThreadRelief
         var box = Box.Empty;
         foreach (var i in points)
         {
+            Budget.Spend();
             box = box.Including(_chain[i]).Including(_chain.End(i));
         }
         return box.Grown(StitchDefaults.ThreadWidth);
@@ -157,6 +162,7 @@ internal sealed class ThreadRelief
         _field.Begin(box, _straight * Most, _straight * MostInOverlap, starts, _overlap);
         foreach (var i in points)
         {
+            Budget.Spend();
             if (_chain.After(i) is var next && next >= 0)
             {
                 _field.Lay(_chain[i], _chain[next]);
@@ -210,6 +216,7 @@ internal sealed class ThreadRelief
         (double Gain, Relief? Change) best = (1e-9, null);
         foreach (var change in near.Where(i => _chain.IsInside(i) && HasStrokeAcross(i, square)).SelectMany(Reliefs))
         {
+            Budget.Spend();
             if (_triesLeft-- <= 0)
             {
                 return null;
@@ -255,6 +262,7 @@ internal sealed class ThreadRelief
         var after = _chain[next];
         foreach (var draw in Draws)
         {
+            Budget.Spend();
             var to = Point.Lerp(here, Point.Lerp(before, after, 0.5), draw);
             if (Math.Min(to.DistanceTo(before), to.DistanceTo(after)) >= 2 * StitchDefaults.ShortestStitch)
             {

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -26,6 +27,7 @@ internal static class ZigzagTack
             {
                 foreach (var stroke in StrokeSpread.Pick(leg.Body, StitchDefaults.TackWidth, even: false))
                 {
+                    Budget.Spend();
                     if (stroke.Length > StitchDefaults.ShortestStitch)
                     {
                         points.Add(points.Count % 2 == 0 ? stroke.Outer : stroke.Inner);

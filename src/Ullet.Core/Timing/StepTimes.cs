@@ -1,3 +1,4 @@
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
@@ -31,6 +32,7 @@ public static class StepTimes
         var thread = 0;
         foreach (var step in program.Steps)
         {
+            Budget.Spend();
             var changes = step is ProgramStitches next && thread != 0 && next.Thread != thread;
             seconds.Add(Seconds(step, changes));
             thread = step is ProgramStitches { Thread: var used } ? used : thread;

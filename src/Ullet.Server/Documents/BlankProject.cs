@@ -15,7 +15,7 @@ public static class BlankProject
     /// <param name="fieldHeight">Sewing field, mm; null for 180.</param>
     public static Result<Project> Make(string? title, double? fieldWidth, double? fieldHeight)
     {
-        var context = new EditContext(new Evaluator(new StationCache(64)));
+        var context = new EditContext(new Evaluator(new StationCache()));
         var start = new Project
         {
             Title = UsualTitle,

@@ -13,6 +13,7 @@ public sealed partial class DirectionTests
         "Projects",
         "Lettering",
         "Outlines",
+        "Documents",
         "Drawings",
         "Stitches",
         "Layers",

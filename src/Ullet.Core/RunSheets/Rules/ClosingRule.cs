@@ -1,4 +1,5 @@
 using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;
 
@@ -15,6 +16,7 @@ internal sealed class ClosingRule : IOrderRule
         {
             foreach (var step in facts.Steps().Where(step => !closing.Contains(step) && !finishing.Contains(step)))
             {
+                Budget.Spend();
                 yield return new Precedence(
                     step.Key,
                     seam.Key,
@@ -27,6 +29,7 @@ internal sealed class ClosingRule : IOrderRule
         {
             foreach (var step in facts.Steps().Where(step => !finishing.Contains(step)))
             {
+                Budget.Spend();
                 yield return new Precedence(
                     step.Key,
                     last.Key,

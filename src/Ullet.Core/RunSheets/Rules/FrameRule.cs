@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.RunSheets.Rules;
 
 /// <summary>Hooping up is first, and finishing last.</summary>
@@ -15,6 +17,7 @@ internal sealed class FrameRule : IOrderRule
         {
             foreach (var step in inner.Concat(facts.Frame.Last))
             {
+                Budget.Spend();
                 yield return new Precedence(
                     first.Key,
                     step.Key,
@@ -27,6 +30,7 @@ internal sealed class FrameRule : IOrderRule
         {
             foreach (var step in inner)
             {
+                Budget.Spend();
                 yield return new Precedence(
                     step.Key,
                     last.Key,

@@ -1,4 +1,5 @@
 using Ullet.Core.Applique;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;
 
@@ -13,6 +14,7 @@ internal sealed class MethodRule : IOrderRule
         {
             for (var i = 1; i < unit.Acts.Length; i++)
             {
+                Budget.Spend();
                 var (before, after) = (unit.Acts[i - 1].Step, unit.Acts[i].Step);
                 var method = unit.Work is { } work ? AppliqueMethods.Of(work.Part.Element.Method).Name : "this line";
                 yield return new Precedence(

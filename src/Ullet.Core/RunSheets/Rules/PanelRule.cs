@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;
 
@@ -37,6 +38,7 @@ internal sealed class PanelRule : IOrderRule
         var layers = unit.Acts.Select(act => act.Step.Key).ToList();
         foreach (var step in layers)
         {
+            Budget.Spend();
             yield return new Precedence(
                 after,
                 step,
@@ -48,12 +50,14 @@ internal sealed class PanelRule : IOrderRule
         }
         foreach (var (act, hand) in facts.ActsAfter(after))
         {
+            Budget.Spend();
             if (Covering(act, unit, facts) is not { } laid)
             {
                 continue;
             }
             foreach (var step in layers)
             {
+                Budget.Spend();
                 yield return new Precedence(step, hand.Key, Name, Why(unit, panel, laid));
             }
             if (!laid.IsBeneath)

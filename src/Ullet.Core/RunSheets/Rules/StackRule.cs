@@ -1,3 +1,5 @@
+using Ullet.Core.Pipeline;
+
 namespace Ullet.Core.RunSheets.Rules;
 
 /// <summary>A piece is laid only after whatever it covers has been tacked down; a cover that would end in sight under it, or a line
@@ -15,6 +17,7 @@ internal sealed class StackRule : IOrderRule
         {
             foreach (var high in over[low])
             {
+                Budget.Spend();
                 var laid = units[high].Acts[0].Step;
                 foreach (var act in units[low].Acts.Where(act => act.Phase != UnitPhase.Cover || early[low]))
                 {
@@ -31,6 +34,7 @@ internal sealed class StackRule : IOrderRule
                 var upper = units[high].Acts.Where(act => act.Phase == UnitPhase.Cover);
                 foreach (var (lower, higher) in covers.SelectMany(_ => upper, (a, b) => (a, b)))
                 {
+                    Budget.Spend();
                     yield return new Precedence(
                         lower.Step.Key,
                         higher.Step.Key,

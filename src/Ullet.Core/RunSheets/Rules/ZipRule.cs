@@ -1,4 +1,5 @@
 using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;
 
@@ -31,6 +32,7 @@ internal sealed class ZipRule : IOrderRule
             {
                 foreach (var second in facts.Acts.Where(act => act.Act.Role == after))
                 {
+                    Budget.Spend();
                     yield return new Precedence(first.Step.Key, second.Step.Key, Name, why);
                 }
             }

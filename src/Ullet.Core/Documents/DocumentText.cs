@@ -1,0 +1,101 @@
+using System.Collections.Immutable;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Documents;
+
+/// <summary>Applies the rule for typed text (<see cref="PlainText"/>) to everything in a document that was typed.</summary>
+public static class DocumentText
+{
+    /// <summary>The document with clean titles, names, notes and texts; itself when all are.</summary>
+    public static Project Cleaned(Project project) =>
+        project with
+        {
+            Title = PlainText.Line(project.Title),
+            Cloths = Each(project.Cloths, cloth => Renamed(cloth, cloth.Name, name => cloth with { Name = name })),
+            Threads = Each(
+                project.Threads,
+                thread => Renamed(thread, thread.Name, name => thread with { Name = name })
+            ),
+            Hooping = project.Hooping with
+            {
+                Name = PlainText.Line(project.Hooping.Name),
+                Hoop = project.Hooping.Hoop with { Name = PlainText.Line(project.Hooping.Hoop.Name) },
+            },
+            Elements = Each(project.Elements, Cleaned),
+            RunSheet = project.RunSheet with
+            {
+                Steps = Each(project.RunSheet.Steps, step => step with { Note = LineOrNone(step.Note) }),
+                Hands = Each(
+                    project.RunSheet.Hands,
+                    hand =>
+                        hand with
+                        {
+                            Text = PlainText.Line(hand.Text),
+                            Warning = LineOrNone(hand.Warning),
+                            Check = LineOrNone(hand.Check),
+                        }
+                ),
+            },
+            Pattern = project.Pattern is { } use
+                ? use with
+                {
+                    FillIns = Each(use.FillIns, fill => fill with { Text = PlainText.Line(fill.Text) }),
+                }
+                : null,
+            Cut = project.Cut with
+            {
+                Cloths = Each(
+                    project.Cut.Cloths,
+                    cloth =>
+                        cloth.Profile is { } profile
+                            ? cloth with
+                            {
+                                Profile = profile with { Name = PlainText.Line(profile.Name) },
+                            }
+                            : cloth
+                ),
+            },
+        };
+
+    private static Element Cleaned(Element element)
+    {
+        var named = Renamed(element, element.Name, name => element with { Name = name });
+        return named switch
+        {
+            Words words => Renamed(words, PlainText.Lines(words.Text), words.Text, text => words with { Text = text }),
+            StitchedLine { Purpose: { } purpose } line => Renamed(
+                line,
+                purpose,
+                text => line with { Purpose = text.Length == 0 ? null : text }
+            ),
+            _ => named,
+        };
+    }
+
+    private static string? LineOrNone(string? text) =>
+        text is null ? null
+        : PlainText.Line(text) is { Length: > 0 } clean ? clean
+        : null;
+
+    private static T Renamed<T>(T whole, string text, Func<string, T> with) =>
+        Renamed(whole, PlainText.Line(text), text, with);
+
+    private static T Renamed<T>(T whole, string clean, string text, Func<string, T> with) =>
+        ReferenceEquals(clean, text) || clean == text ? whole : with(clean);
+
+    /// <summary>The list with each item put through; itself when nothing changed.</summary>
+    private static ImmutableArray<T> Each<T>(ImmutableArray<T> items, Func<T, T> clean)
+        where T : class
+    {
+        var changed = items;
+        for (var i = 0; i < items.Length; i++)
+        {
+            var now = clean(items[i]);
+            if (!now.Equals(items[i]))
+            {
+                changed = changed.SetItem(i, now);
+            }
+        }
+        return changed;
+    }
+}
