@@ -12,6 +12,14 @@ public sealed record Drawing(ImmutableArray<DrawnPath> Paths, double? MmPerUnit,
     /// <summary>Takes a bare unit for this when nobody says otherwise: the pixel of CSS, 96 to the inch, mm.</summary>
     public const double UsualMmPerUnit = 25.4 / 96;
 
+    /// <summary>About how many bytes it takes in memory.</summary>
+    public long Bytes =>
+        Paths.Sum(path =>
+            Footprint.Thing
+            + path.Closed.Sum(contour => Footprint.Of(contour.Curves))
+            + path.Open.Sum(line => Footprint.Of(line.Curves))
+        );
+
     /// <summary>The box of all that is drawn, units.</summary>
     public Box Bounds() =>
         Paths.Aggregate(

@@ -39,12 +39,16 @@ public static class DrawingSorter
     /// <summary>Smaller things are dust, not pieces, mm.</summary>
     public const double LeastSize = 1;
 
+    /// <summary>Steps that sorting takes for each point of flattened lines: they are flattened and looked at several times.</summary>
+    private const double PerPoint = 40;
+
     public static SortedDrawing Sort(Drawing drawing, DrawingWish wish)
     {
         var scale = Affine.Scale(wish.MmPerUnit, wish.MmPerUnit);
         var pieces = new List<(string? Name, OutlinePart Outline, string? Fill)>();
         var lines = ImmutableArray.CreateBuilder<(string? Name, OpenPath Path)>();
         var (crossing, small, tangled) = (0, 0, 0);
+        Budget.SpendAhead(PerPoint * drawing.Paths.Sum(path => path.Closed.Sum(closed => PointsOf(closed, wish.MmPerUnit))));
         foreach (var path in drawing.Paths)
         {
             Budget.Spend();
@@ -89,6 +93,9 @@ public static class DrawingSorter
     public static Outline OutlineOf(ImmutableArray<Contour> closed, DrawnPath path, DrawingWish wish) =>
         FilledOutline.Of(closed, Crosses(closed) ? wish.Crossing ?? path.Rule : path.Rule);
 
+    private static double PointsOf(Contour closed, double mmPerUnit) =>
+        closed.Curves.Sum(curve => (double)curve.PiecesWithin(Tolerance.Flatten / mmPerUnit));
+
     private static bool Crosses(ImmutableArray<Contour> closed)
     {
         var rings = closed.Select(contour => contour.Flatten()).Where(ring => ring.Points.Length > 2).ToList();
@@ -101,28 +108,13 @@ public static class DrawingSorter
     )
     {
         var regions = pieces.Select(piece => piece.Outline.Flatten()).ToList();
-        var boxes = regions.Select(region => region.Bounds()).ToList();
-        var around = pieces
-            .Select(
-                (piece, i) =>
-                    Enumerable
-                        .Range(0, pieces.Count)
-                        .Where(j =>
-                            j != i
-                            && pieces[j].Fill == piece.Fill
-                            && boxes[j].Contains(boxes[i])
-                            && IsWithin(regions[i], regions[j])
-                        )
-                        .ToList()
-            )
-            .ToList();
+        var around = NestedIn.Of(regions, (i, j) => pieces[i].Fill == pieces[j].Fill && IsWithin(regions[i], regions[j]));
         var holes = new Dictionary<int, List<Contour>>();
         for (var i = 0; i < pieces.Count; i++)
         {
             Budget.Spend();
-            if (around[i].Count % 2 == 1)
+            if (around[i] is { Depth: var depth, Parent: var parent } && depth % 2 == 1)
             {
-                var parent = around[i].MinBy(j => regions[j].Shell.SignedArea);
                 var own = holes.TryGetValue(parent, out var list) ? list : holes[parent] = [];
                 own.Add(pieces[i].Outline.Shell.Oriented(clockwise: false));
             }
@@ -131,7 +123,7 @@ public static class DrawingSorter
         [
             .. Enumerable
                 .Range(0, pieces.Count)
-                .Where(i => around[i].Count % 2 == 0)
+                .Where(i => around[i].Depth % 2 == 0)
                 .Select(i =>
                     (
                         pieces[i].Name,

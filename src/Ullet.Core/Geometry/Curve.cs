@@ -76,6 +76,18 @@ public readonly record struct Curve(Point Start, Point Control1, Point Control2,
 
     public Curve Reversed() => new(End, Control2, Control1, Start, IsLine);
 
+    /// <summary>Into how many straight pieces the curve is flattened within a tolerance.</summary>
+    public int PiecesWithin(double tolerance)
+    {
+        if (IsLine)
+        {
+            return 1;
+        }
+        var first = (Start - (Control1 * 2) + Control2).Length;
+        var second = (Control1 - (Control2 * 2) + End).Length;
+        return Math.Clamp((int)Math.Ceiling(Math.Sqrt(0.75 * Math.Max(first, second) / tolerance)), 1, MostPieces);
+    }
+
     /// <summary>Adds the points after the start that keep the polyline within the tolerance.</summary>
     /// <remarks>A chord over a parameter span h is off by at most h²/8 · max|B''|, and B'' of a cubic is at most
     /// 6 · m, m the larger second difference of its control points; hence n = √(0.75 · m / tolerance).</remarks>
@@ -83,10 +95,7 @@ public readonly record struct Curve(Point Start, Point Control1, Point Control2,
     {
         if (!IsLine)
         {
-            var first = (Start - (Control1 * 2) + Control2).Length;
-            var second = (Control1 - (Control2 * 2) + End).Length;
-            var pieces = (int)Math.Ceiling(Math.Sqrt(0.75 * Math.Max(first, second) / tolerance));
-            pieces = Math.Clamp(pieces, 1, MostPieces);
+            var pieces = PiecesWithin(tolerance);
             Budget.Spend(pieces);
             for (var i = 1; i < pieces; i++)
             {

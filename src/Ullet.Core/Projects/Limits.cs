@@ -40,7 +40,7 @@ public static class Limits
         string what,
         string place
     ) =>
-        double.IsFinite(value) && value >= least && value <= most
+        double.IsFinite(value) && !double.IsSubnormal(value) && value >= least && value <= most
             ? null
             : new Refusal(
                 "number-out-of-range",

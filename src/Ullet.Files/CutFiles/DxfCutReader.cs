@@ -10,6 +10,9 @@ public static class DxfCutReader
 {
     public const int LargestFile = 40_000_000;
 
+    /// <summary>No line lies farther away, mm.</summary>
+    private const double FarthestPlace = 100_000;
+
     internal const string ClothNote = "cloth: ";
 
     internal const string MirrorNote = "mirrored: ";
@@ -65,9 +68,13 @@ public static class DxfCutReader
     }
 
     /// <summary>Turned y down: from the page's height where the file notes it, from the highest line otherwise.</summary>
-    private static CutFile Placed(DxfDocument document, List<DxfLine> lines, double mm)
+    private static Result<CutFile> Placed(DxfDocument document, List<DxfLine> lines, double mm)
     {
         var box = lines.SelectMany(line => line.Curves).Aggregate(Box.Empty, (all, curve) => all.Union(curve.Bounds()));
+        if (!(Math.Max(box.Width, box.Height) * mm < FarthestPlace))
+        {
+            return new Refusal($"{Code}-number", "file", "The lines of this cut file reach beyond all measure.");
+        }
         var page = Note(document, PageNote)?.Split(' ').Select(Svg.SvgLength.Number).ToArray();
         var (width, height, left) = page is [{ } w, { } h]
             ? (w, h, 0.0)

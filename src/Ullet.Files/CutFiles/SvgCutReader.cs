@@ -24,6 +24,12 @@ public static class SvgCutReader
     /// <summary>The most curves taken from one file.</summary>
     public const int MostCurves = 200_000;
 
+    /// <summary>Larger pages are taken for a mistake, mm.</summary>
+    private const double LargestPage = 20_000;
+
+    /// <summary>No line lies farther away, mm.</summary>
+    private const double FarthestPlace = 100_000;
+
     private static readonly HashSet<string> LeftAside = ["title", "desc", "metadata", "defs", "style"];
 
     /// <returns>The lines to cut in mm, or "cut-file-…" with a sentence.</returns>
@@ -51,6 +57,14 @@ public static class SvgCutReader
                 ? No("without-units", "viewBox", "This cut file has no viewBox, so its user units can't be read.")
                 : new PageFrame(viewBox[2] * Mm, viewBox[3] * Mm, Mm, Mm, viewBox[0], viewBox[1]);
         }
+        if (width is > LargestPage || height is > LargestPage)
+        {
+            return No(
+                "number",
+                "width",
+                $"This cut file says that its page is larger than {LargestPage / 1000:0} m, which no cutter takes."
+            );
+        }
         if (width is not > 0 || height is not > 0)
         {
             return No(
@@ -76,8 +90,9 @@ public static class SvgCutReader
     {
         var lines = ImmutableArray.CreateBuilder<CutLine>();
         var curves = 0;
-        foreach (var element in root.Descendants().Where(IsShown))
+        foreach (var element in Shown(root))
         {
+            Budget.Spend();
             var kind = element.Name.LocalName;
             var place = SvgXml.Place(element);
             if (kind == "g" && element.Attribute("transform") is null)
@@ -118,6 +133,10 @@ public static class SvgCutReader
             {
                 curves += contour.Curves.Length;
                 var mm = contour.Transform(frame.ToMm);
+                if (!(Math.Max(Size(mm.Bounds().MinX, mm.Bounds().MaxX), Size(mm.Bounds().MinY, mm.Bounds().MaxY)) < FarthestPlace))
+                {
+                    return No("number", place, $"A line of this cut file reaches beyond all measure ({place}).");
+                }
                 lines.Add(new CutLine(Id(element.Parent), Id(element), mm, closed));
             }
             if (curves > MostCurves)
@@ -134,8 +153,26 @@ public static class SvgCutReader
             };
     }
 
-    private static bool IsShown(XElement element) =>
-        !element.AncestorsAndSelf().Any(up => LeftAside.Contains(up.Name.LocalName));
+    /// <summary>The elements that are drawn, in the file's order; what only defines or describes is left out with all that is in
+    /// it.</summary>
+    private static IEnumerable<XElement> Shown(XElement root)
+    {
+        var open = new Stack<XElement>(root.Elements().Reverse());
+        while (open.TryPop(out var element))
+        {
+            if (LeftAside.Contains(element.Name.LocalName))
+            {
+                continue;
+            }
+            yield return element;
+            foreach (var child in element.Elements().Reverse())
+            {
+                open.Push(child);
+            }
+        }
+    }
+
+    private static double Size(double from, double to) => Math.Max(Math.Abs(from), Math.Abs(to));
 
     private static string Id(XElement? element) => (string?)element?.Attribute("id") ?? "";
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.RegularExpressions;
 using System.Xml.Linq;
 using Ullet.Core.Drawings;
 using Ullet.Core.Geometry;
@@ -19,7 +20,23 @@ public static class SvgDrawingReader
     public static Result<Drawing> Read(ReadOnlyMemory<byte> file) =>
         SvgXml
             .Root(file, "This drawing", "drawing", LargestFile)
-            .Then(root => SvgFrame.Of(root).Then(frame => new SvgWalk(root).Read(frame)));
+            .Then(root => SvgFrame.Of(root).Then(frame => Walk(root, frame)));
+
+    private static Result<Drawing> Walk(XElement root, SvgFrame frame)
+    {
+        try
+        {
+            return new SvgWalk(root).Read(frame);
+        }
+        catch (RegexMatchTimeoutException)
+        {
+            return new Refusal(
+                "drawing-style",
+                "style",
+                "The styles or transforms of this drawing are too long to be read. Save it again as plain SVG."
+            );
+        }
+    }
 }
 
 /// <summary>One way through a file.</summary>
@@ -85,6 +102,7 @@ internal sealed class SvgWalk(XElement root)
 
     private Refusal? Visit(XElement element, Affine map, SvgStyle parent, int depth)
     {
+        Budget.Spend();
         if (++_visits > MostVisits || depth > Deepest)
         {
             return new Refusal(

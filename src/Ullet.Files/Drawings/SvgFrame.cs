@@ -10,12 +10,23 @@ namespace Ullet.Files.Drawings;
 /// <param name="MmPerUnit">True size of the drawing's units, mm; null when the file gives no real length.</param>
 internal sealed record SvgFrame(Affine Map, double? MmPerUnit)
 {
+    /// <summary>Larger pages are taken for a mistake, pixels of 1/96 in.</summary>
+    private const double LargestPage = 100_000;
+
     /// <summary>Reads width, height, viewBox and preserveAspectRatio of the outermost element.</summary>
     /// <returns>Units are mm when the file says a real length (mm, cm, in, pt, pc, Q), else pixels.</returns>
     internal static Result<SvgFrame> Of(XElement root)
     {
         var (width, height) = ((string?)root.Attribute("width"), (string?)root.Attribute("height"));
         var box = ViewBox(root);
+        if (SvgLength.Pixels(width) is > LargestPage || SvgLength.Pixels(height) is > LargestPage)
+        {
+            return new Refusal(
+                "drawing-number",
+                "width",
+                "This drawing says that its page is more than 25 m large, so its size can't be right."
+            );
+        }
         if (box is { Width: <= 0 } or { Height: <= 0 })
         {
             return Zero("viewBox");

@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using System.Xml.Linq;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.Drawings;
 
@@ -20,10 +21,14 @@ internal sealed partial class SvgStyles
 {
     private static readonly string[] Wanted = ["fill", "fill-rule", "visibility", "display"];
 
-    private readonly List<(string Selector, Dictionary<string, string> Set)> _rules = [];
+    /// <summary>The rules of each selector, with their numbers in the file's order.</summary>
+    private readonly Dictionary<string, List<(int Number, Dictionary<string, string> Set)>> _rules = new(
+        StringComparer.Ordinal
+    );
 
     internal SvgStyles(XElement root)
     {
+        var number = 0;
         foreach (var sheet in root.Descendants().Where(element => element.Name.LocalName == "style"))
         {
             foreach (Match rule in Rule().Matches(Comment().Replace(sheet.Value, "")))
@@ -31,7 +36,9 @@ internal sealed partial class SvgStyles
                 var set = Declarations(rule.Groups["set"].Value);
                 foreach (var selector in rule.Groups["selectors"].Value.Split(',', StringSplitOptions.TrimEntries))
                 {
-                    _rules.Add((selector, set));
+                    Budget.Spend();
+                    var own = _rules.TryGetValue(selector, out var known) ? known : _rules[selector] = [];
+                    own.Add((number++, set));
                 }
             }
         }
@@ -48,8 +55,9 @@ internal sealed partial class SvgStyles
                 set[name] = own;
             }
         }
-        foreach (var (selector, rule) in _rules.Where(rule => Matches(rule.Selector, element)))
+        foreach (var rule in Rules(element))
         {
+            Budget.Spend();
             foreach (var (name, value) in rule)
             {
                 set[name] = value;
@@ -85,16 +93,27 @@ internal sealed partial class SvgStyles
             var other => other,
         };
 
-    private static bool Matches(string selector, XElement element) =>
-        selector.Length > 1
-        && selector[0] switch
+    /// <summary>What the rules set whose selectors name an element: by its kind, a class, its id; in the file's order.</summary>
+    private IEnumerable<Dictionary<string, string>> Rules(XElement element)
+    {
+        if (_rules.Count == 0)
         {
-            '.' => ((string?)element.Attribute("class") ?? "")
-                .Split(' ', StringSplitOptions.RemoveEmptyEntries)
-                .Contains(selector[1..]),
-            '#' => (string?)element.Attribute("id") == selector[1..],
-            _ => element.Name.LocalName == selector,
-        };
+            return [];
+        }
+        var selectors = ((string?)element.Attribute("class") ?? "")
+            .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .Distinct(StringComparer.Ordinal)
+            .Select(name => "." + name)
+            .Append("#" + (string?)element.Attribute("id"));
+        if (element.Name.LocalName.Length > 1)
+        {
+            selectors = selectors.Append(element.Name.LocalName);
+        }
+        return selectors
+            .SelectMany(selector => _rules.GetValueOrDefault(selector) ?? [])
+            .OrderBy(rule => rule.Number)
+            .Select(rule => rule.Set);
+    }
 
     private static Dictionary<string, string> Declarations(string text)
     {

@@ -1,6 +1,6 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.Drawings;
 
@@ -43,13 +43,11 @@ internal static partial class SvgTransform
         var numbers = new double[parts.Length];
         for (var i = 0; i < parts.Length; i++)
         {
-            if (
-                !double.TryParse(parts[i], NumberStyles.Float, CultureInfo.InvariantCulture, out numbers[i])
-                || !double.IsFinite(numbers[i])
-            )
+            if (Measure.Read(parts[i]) is not { } number)
             {
                 return null;
             }
+            numbers[i] = number;
         }
         return numbers;
     }

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.Dxf;
 
@@ -106,6 +107,7 @@ internal static class DxfChains
                 {
                     foreach (var i in _cells.GetValueOrDefault((x + dx, y + dy), []))
                     {
+                        Budget.Spend();
                         // Lines with names of their own were meant to be lines of their own.
                         if (_taken[i] || _lines[i].Layer != line.Layer || _lines[i].Name != line.Name)
                         {

@@ -163,12 +163,13 @@ internal static class DxfCurves
         double to
     )
     {
+        const double Whole = 2 * Math.PI;
         var turn = to - from;
-        while (turn <= 1e-9)
+        if (turn <= 1e-9)
         {
-            turn += 2 * Math.PI;
+            turn -= Whole * Math.Floor((turn - 1e-9) / Whole);
         }
-        turn = Math.Min(turn, 2 * Math.PI);
+        turn = Math.Min(turn, Whole);
         return (EllipticArc.Curves(centre, first, second, from, turn), Math.Abs(turn - (2 * Math.PI)) < 1e-6);
     }
 }

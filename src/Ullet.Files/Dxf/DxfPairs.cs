@@ -12,15 +12,21 @@ internal readonly record struct DxfPair(int Code, string Value, int Line)
 {
     /// <summary>The value as a number; null when it is none.</summary>
     internal double? Number =>
-        double.TryParse(Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
-        && double.IsFinite(number)
-            ? number
-            : null;
+        Measure.Read(Value);
+
+    /// <summary>True for a value that is a number by its code, and measures nothing: endless, beyond all size, or almost zero.</summary>
+    internal bool IsWild =>
+        Code is (>= 10 and < 60) or (>= 110 and < 150) or (>= 210 and < 240) or (>= 1010 and < 1060)
+        && double.TryParse(Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
+        && (!Measure.Is(number) || Measure.IsWild(Value));
 }
 
 /// <summary>Splits the text of a DXF into pairs: a code on one line, its value on the next.</summary>
 internal static class DxfPairs
 {
+    /// <summary>More lines of text than any drawing has that can be taken.</summary>
+    private const int MostLines = 3_000_000;
+
     /// <param name="file">The file's bytes.</param>
     /// <param name="what">What it is called in sentences: "This drawing".</param>
     /// <param name="code">First part of the refusal's code.</param>
@@ -43,7 +49,15 @@ internal static class DxfPairs
                 $"{what} is a binary DXF, or none at all. Save it again as an ASCII DXF."
             );
         }
-        var lines = Encoding.UTF8.GetString(file.Span).ReplaceLineEndings("\n").Split('\n');
+        if (file.Span.Count((byte)'\n') + file.Span.Count((byte)'\r') > MostLines)
+        {
+            return new Refusal(
+                $"{code}-too-large",
+                "file",
+                $"{what} has more than {MostLines:N0} lines of text. Simplify it first, or save it in pieces."
+            );
+        }
+        var lines = Lines(Encoding.UTF8.GetString(file.Span));
         if (!IsCode(lines[0], out _))
         {
             return new Refusal(
@@ -63,7 +77,17 @@ internal static class DxfPairs
                     $"{what} can't be read: line {i + 1} should be a group code, but is \"{Shortened(lines[i])}\"."
                 );
             }
-            pairs.Add(new DxfPair(group, lines[i + 1].Trim(), i + 2));
+            Budget.Spend();
+            var pair = new DxfPair(group, lines[i + 1].Trim(), i + 2);
+            if (pair.IsWild)
+            {
+                return new Refusal(
+                    $"{code}-number",
+                    $"line {i + 2}",
+                    $"{what} has a number in line {i + 2} that measures nothing (\"{Shortened(pair.Value)}\"), so it is not read."
+                );
+            }
+            pairs.Add(pair);
         }
         return pairs.Exists(pair => pair is { Code: 0, Value: "EOF" })
             ? pairs
@@ -73,6 +97,10 @@ internal static class DxfPairs
                 $"{what} ends in its middle (line {lines.Length}). Save or copy it again."
             );
     }
+
+    /// <summary>Line ends of every system, and no others: a name may hold what Unicode calls a line separator.</summary>
+    private static string[] Lines(string text) =>
+        text.Replace("\r\n", "\n", StringComparison.Ordinal).Replace('\r', '\n').Split('\n');
 
     private static bool IsCode(string line, out int group) =>
         int.TryParse(line.Trim(), NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out group);

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.Dxf;
 
@@ -43,6 +44,7 @@ internal static class DxfSpline
             {
                 continue;
             }
+            Budget.Spend(PlacesPerSpan * degree);
             points.Clear();
             for (var i = 0; i <= PlacesPerSpan; i++)
             {

@@ -56,6 +56,7 @@ internal sealed class DxfWalk(DxfDocument document, string what, string code)
         }
         foreach (var entity in entities)
         {
+            Budget.Spend();
             if (++_visits > MostCurves)
             {
                 return TooMany(entity);
@@ -109,7 +110,7 @@ internal sealed class DxfWalk(DxfDocument document, string what, string code)
             return null;
         }
         var (columns, rows) = (Math.Max(1, entity.Number(70, 1)), Math.Max(1, entity.Number(71, 1)));
-        if (columns * rows * block.Entities.Count > MostCurves)
+        if (!(columns * rows * block.Entities.Count <= MostCurves))
         {
             return TooMany(entity);
         }

@@ -1,6 +1,7 @@
 using System.Buffers.Binary;
 using SkiaSharp;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 
 namespace Ullet.Files.Fonts;
 
@@ -63,7 +64,7 @@ public static class FontReader
         var style = typeface.IsBold ? " Bold" : "";
         var name =
             $"{typeface.FamilyName}{(typeface.FamilyName.Contains("Bold", StringComparison.Ordinal) ? "" : style)}";
-        name = string.Concat(name.Where(character => !char.IsControl(character))).Trim();
+        name = PlainText.Line(name);
         return name.Length is 0 ? "Unnamed font"
             : name.Length > 60 ? name[..60]
             : name;

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text.Json;
+using Ullet.Core.Documents;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -21,8 +22,20 @@ public static class ProjectFile
 {
     public const int LargestFile = 20_000_000;
 
+    /// <summary>No entry unfolds into more, bytes.</summary>
     private const long LargestEntry = 50_000_000;
+
+    /// <summary>The document's own text unfolds into no more, bytes.</summary>
+    private const long LargestDocument = 24_000_000;
+
+    /// <summary>All entries that are read unfold into no more, bytes.</summary>
+    private const long LargestWhole = 120_000_000;
+
     private const int MostAssets = 200;
+
+    /// <summary>More entries than a project file has are not looked through.</summary>
+    private const int MostEntries = 1_000;
+
     private const string AssetFolder = "assets/";
     private const string ManifestName = "ullet.json";
     private const string ProjectName = "project.json";
@@ -41,7 +54,10 @@ public static class ProjectFile
             Add(
                 zip,
                 ManifestName,
-                JsonSerializer.SerializeToUtf8Bytes(new Manifest(Format, Version), ProjectJson.Options)
+                JsonSerializer.SerializeToUtf8Bytes(
+                    new Manifest(Format, Version) { IsOlder = DocumentCheck.Of(project).Any() ? true : null },
+                    ProjectJson.Options
+                )
             );
             Add(zip, ProjectName, ProjectJson.Write(project));
             foreach (var asset in assets.OrderBy(asset => asset.Sha256, StringComparer.Ordinal))
@@ -78,7 +94,15 @@ public static class ProjectFile
         {
             using var stream = new MemoryStream(file.ToArray());
             using var zip = new ZipArchive(stream, ZipArchiveMode.Read);
-            if (Entry(zip, ManifestName) is not { } manifestBytes || Entry(zip, ProjectName) is not { } projectBytes)
+            if (zip.Entries.Count > MostEntries)
+            {
+                return No("too-large", $"This project file has {zip.Entries.Count:N0} entries; up to {MostEntries:N0} are read.");
+            }
+            var room = LargestWhole;
+            if (
+                Entry(zip, ManifestName, LargestDocument, ref room) is not { } manifestBytes
+                || Entry(zip, ProjectName, LargestDocument, ref room) is not { } projectBytes
+            )
             {
                 return No("foreign", "This is not an Ullet project file: it is a zip without a project in it.");
             }
@@ -92,9 +116,13 @@ public static class ProjectFile
                     "newer",
                     $"This project file was made by a newer Ullet (file version {manifest.Version}; this one reads up to {Version})."
                 )
-                : ProjectJson.Read(projectBytes).Then(project => Assets(zip).Then(assets => With(project, assets)));
+                : Document(projectBytes, manifest).Then(project => Assets(zip, room).Then(assets => With(project, assets)));
         }
-        catch (InvalidDataException)
+        catch (EntryTooLargeException large)
+        {
+            return No("too-large", large.Message);
+        }
+        catch (Exception wrong) when (wrong is InvalidDataException or EndOfStreamException or NotSupportedException)
         {
             return No("foreign", "This is not an Ullet project file: it is no zip, or a broken one.");
         }
@@ -104,11 +132,15 @@ public static class ProjectFile
         }
     }
 
+    /// <summary>The document: it keeps every limit, unless it is one that an older Ullet stored beyond them.</summary>
+    private static Result<Project> Document(byte[] json, Manifest manifest) =>
+        manifest.IsOlder == true ? DocumentReader.Stored(json) : DocumentReader.Brought(json);
+
     private static Result<ProjectFileContent> With(Project project, ImmutableArray<ProjectAsset> assets) =>
         new ProjectFileContent(project, assets);
 
     /// <summary>The files of the zip whose names are their own hash; anything else in it is left aside.</summary>
-    private static Result<ImmutableArray<ProjectAsset>> Assets(ZipArchive zip)
+    private static Result<ImmutableArray<ProjectAsset>> Assets(ZipArchive zip, long room)
     {
         var assets = ImmutableArray.CreateBuilder<ProjectAsset>();
         foreach (
@@ -123,7 +155,7 @@ public static class ProjectFile
             {
                 return No("too-large", $"This project file brings more than {MostAssets} fonts and pictures.");
             }
-            var bytes = Entry(zip, entry.FullName)!;
+            var bytes = Entry(zip, entry.FullName, LargestEntry, ref room)!;
             if (Convert.ToHexStringLower(SHA256.HashData(bytes)) != hash)
             {
                 return No(
@@ -145,32 +177,45 @@ public static class ProjectFile
         stream.Write(bytes);
     }
 
-    private static byte[]? Entry(ZipArchive zip, string name)
+    /// <summary>An entry's bytes; null when it is not there. What it unfolds into is counted while it is read, whatever it says.</summary>
+    private static byte[]? Entry(ZipArchive zip, string name, long largest, ref long room)
     {
         if (zip.GetEntry(name) is not { } entry)
         {
             return null;
         }
-        if (entry.Length > LargestEntry)
-        {
-            throw new InvalidDataException("Too large.");
-        }
+        var most = Math.Min(largest, room);
         using var stream = entry.Open();
         using var bytes = new MemoryStream();
         var buffer = new byte[81920];
         int read;
         while ((read = stream.Read(buffer)) > 0)
         {
-            if (bytes.Length + read > LargestEntry)
+            Budget.Spend(read / BytesPerStep);
+            if (bytes.Length + read > most)
             {
-                throw new InvalidDataException("Larger than it says.");
+                throw new EntryTooLargeException(
+                    $"This project file unfolds into more than the {(most < largest ? LargestWhole : largest) / 1e6:0} MB that are read "
+                        + $"(at its entry {(name.Length > 40 ? name[..40] + "…" : name)})."
+                );
             }
             bytes.Write(buffer, 0, read);
         }
+        room -= bytes.Length;
         return bytes.ToArray();
     }
 
+    /// <summary>So many bytes are unfolded and hashed in about one step.</summary>
+    private const int BytesPerStep = 64;
+
+    private sealed class EntryTooLargeException(string words) : Exception(words);
+
     private static Refusal No(string code, string words) => new($"project-file-{code}", "file", words);
 
-    private sealed record Manifest(string Format, int Version);
+    /// <summary>What a project file says of itself.</summary>
+    private sealed record Manifest(string Format, int Version)
+    {
+        /// <summary>True for a document that an older Ullet stored beyond today's limits.</summary>
+        public bool? IsOlder { get; init; }
+    }
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
@@ -10,6 +11,22 @@ internal static class StitchListFormat
 
     /// <summary>Places are written in this step, mm.</summary>
     internal const double Grid = 0.01;
+
+    /// <summary>Hexadecimal digits behind "\\u".</summary>
+    internal const int CodeDigits = 4;
+
+    /// <summary>True for a character that is written by its number: it ends a line somewhere, can't be seen, or turns the writing
+    /// direction.</summary>
+    internal static bool NeedsCode(char c) =>
+        char.IsControl(c)
+        || char.GetUnicodeCategory(c)
+            is UnicodeCategory.LineSeparator
+                or UnicodeCategory.ParagraphSeparator
+                or UnicodeCategory.Format;
+
+    /// <summary>True for a word that may stand without quotation marks.</summary>
+    internal static bool IsPlain(string word) =>
+        word.Length > 0 && word.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_' or '.');
 
     internal static readonly IReadOnlyDictionary<HandKind, string> HandKinds = new Dictionary<HandKind, string>
     {

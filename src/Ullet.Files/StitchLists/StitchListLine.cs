@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.StitchLists;
 
@@ -13,6 +14,9 @@ internal sealed class StitchListException(int line, string why) : Exception(why)
 /// <summary>One line of a stitch list, word by word.</summary>
 internal sealed class StitchListLine
 {
+    /// <summary>No place lies farther away, mm.</summary>
+    private const double MostMm = 10_000;
+
     private readonly List<string> _words;
     private int _at;
 
@@ -45,9 +49,7 @@ internal sealed class StitchListLine
     {
         var word = Word(what);
         return
-            double.TryParse(word, NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
-            && double.IsFinite(value)
-            && Math.Abs(value) <= 10000
+            Measure.Read(word) is { } value && Math.Abs(value) <= MostMm
             ? value
             : throw Wrong($"{what} must be a number up to 10000; \"{Shorten(word)}\" is none");
     }
@@ -86,9 +88,9 @@ internal sealed class StitchListLine
             var comma = word.IndexOf(',', StringComparison.Ordinal);
             if (
                 comma < 0
-                || !double.TryParse(word.AsSpan(0, comma), CultureInfo.InvariantCulture, out var x)
-                || !double.TryParse(word.AsSpan(comma + 1), CultureInfo.InvariantCulture, out var y)
-                || !double.IsFinite(x + y)
+                || Measure.Read(word.AsSpan(0, comma)) is not { } x
+                || Measure.Read(word.AsSpan(comma + 1)) is not { } y
+                || Math.Max(Math.Abs(x), Math.Abs(y)) > MostMm
             )
             {
                 throw Wrong($"\"{Shorten(word)}\" is no place like 12.5,-3");
@@ -109,6 +111,18 @@ internal sealed class StitchListLine
     internal StitchListException Wrong(string why) => new(Number, why);
 
     private static string Shorten(string word) => word.Length <= 30 ? word : word[..30] + "…";
+
+    /// <summary>The character that four hexadecimal digits stand for.</summary>
+    private static char Coded(int number, string text, int at) =>
+        at + StitchListFormat.CodeDigits <= text.Length
+        && ushort.TryParse(
+            text.AsSpan(at, StitchListFormat.CodeDigits),
+            NumberStyles.AllowHexSpecifier,
+            CultureInfo.InvariantCulture,
+            out var code
+        )
+            ? (char)code
+            : throw new StitchListException(number, "\\u is followed by four hexadecimal digits");
 
     private static List<string> Split(int number, string text)
     {
@@ -143,6 +157,12 @@ internal sealed class StitchListLine
                 if (text[i] == '\\' && i + 1 < text.Length)
                 {
                     i++;
+                    if (text[i] == 'u')
+                    {
+                        word.Append(Coded(number, text, i + 1));
+                        i += StitchListFormat.CodeDigits;
+                        continue;
+                    }
                     word.Append(text[i] == 'n' ? '\n' : text[i]);
                     continue;
                 }

@@ -26,9 +26,9 @@ public sealed class StitchListReader
         [false] = "on",
     };
 
-    private readonly Queue<StitchListLine> _lines = new();
+    private readonly StitchListLines _lines;
 
-    private StitchListReader() { }
+    private StitchListReader(string text) => _lines = new StitchListLines(text);
 
     /// <returns>The program, or "stitch-list-foreign", "-newer", "-broken" with the line and a sentence.</returns>
     public static Result<StitchProgram> Read(ReadOnlySpan<byte> file)
@@ -61,7 +61,7 @@ public sealed class StitchListReader
         }
         try
         {
-            return new StitchListReader().ReadAll(text);
+            return new StitchListReader(text).ReadAll();
         }
         catch (StitchListException wrong)
         {
@@ -73,18 +73,8 @@ public sealed class StitchListReader
         }
     }
 
-    private StitchProgram ReadAll(string text)
+    private StitchProgram ReadAll()
     {
-        var number = 0;
-        foreach (var raw in text.AsSpan().EnumerateLines())
-        {
-            number++;
-            if (number > 1 && raw.Length > 0 && raw[0] != '#')
-            {
-                _lines.Enqueue(new StitchListLine(number, raw.ToString()));
-            }
-        }
-        var last = number;
         var title = Only("title");
         var hooping = Only("hooping");
         Header("units").Expect("mm");
@@ -113,7 +103,7 @@ public sealed class StitchListReader
         {
             throw _lines.TryPeek(out var stray)
                 ? stray.Wrong("a step or the end was expected")
-                : new StitchListException(last, "the file ends before its end line; it may have been cut off");
+                : new StitchListException(_lines.Number, "the file ends before its end line; it may have been cut off");
         }
         var program = new StitchProgram(title, hooping, width, height, threads, steps.ToImmutable())
         {

@@ -59,7 +59,7 @@ public static class StitchListWriter
             "step",
             Number(number),
             "stitch",
-            step.Role.Contains(' ') ? Quoted(step.Role) : step.Role,
+            StitchListFormat.IsPlain(step.Role) ? step.Role : Quoted(step.Role),
             "key",
             step.Key.ToString(),
             "owner",
@@ -219,6 +219,22 @@ public static class StitchListWriter
         return (rounded == 0 ? 0 : rounded).ToString("0.##", CultureInfo.InvariantCulture);
     }
 
-    private static string Quoted(string text) =>
-        "\"" + text.Replace("\\", "\\\\").Replace("\"", "\\\"").Replace("\n", "\\n").Replace("\r", "") + "\"";
+    /// <summary>In quotation marks on one line: what ends a line or can't be seen is written by its number.</summary>
+    private static string Quoted(string text)
+    {
+        var quoted = new StringBuilder("\"");
+        foreach (var c in text)
+        {
+            _ = c switch
+            {
+                '\\' or '"' => quoted.Append('\\').Append(c),
+                '\n' => quoted.Append("\\n"),
+                _ when StitchListFormat.NeedsCode(c) => quoted
+                    .Append("\\u")
+                    .Append(((int)c).ToString("x4", CultureInfo.InvariantCulture)),
+                _ => quoted.Append(c),
+            };
+        }
+        return quoted.Append('"').ToString();
+    }
 }

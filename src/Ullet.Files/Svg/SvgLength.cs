@@ -1,4 +1,4 @@
-using System.Globalization;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Files.Svg;
 
@@ -39,8 +39,5 @@ internal static class SvgLength
     /// <summary>A length in pixels of 1/96 in, bare numbers taken for pixels; null for a share or what is none.</summary>
     internal static double? Pixels(string? text) => Mm(text) / PixelMm ?? Number(text);
 
-    internal static double? Number(string? text) =>
-        double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)
-            ? value
-            : null;
+    internal static double? Number(string? text) => Measure.Read(text);
 }

@@ -31,7 +31,11 @@ public static class DemoShelf
         var history = services.GetRequiredService<DocumentHistory>();
         foreach (var project in Projects())
         {
-            await history.Create(project, "Demo project", CancellationToken.None);
+            var made = await history.Create(project, "Demo project", CancellationToken.None);
+            if (!made.IsOk)
+            {
+                throw new InvalidOperationException($"The demo project {project.Title} is not whole: {made.Refusal!.Words}");
+            }
         }
     }
 }

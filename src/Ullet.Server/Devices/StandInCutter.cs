@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Files.CutFiles;
 using Ullet.Server.Scenes;
@@ -84,29 +85,21 @@ public static class StandInCutter
     {
         var place = Affine.Translate(setup.X ?? 0, setup.Y ?? 0);
         var map = setup.Mirror == true ? Affine.Scale(-1, 1).Then(Affine.Translate(file.Width, 0)).Then(place) : place;
-        var lines = file
-            .Lines.Select(line => line with { Contour = line.Contour.Transform(map) })
-            .Select(line => new Line(line, line.Contour.Flatten(0.02)))
-            .ToList();
-        foreach (var line in lines.Where(Frees))
-        {
-            line.Holder = lines
-                .Where(other => other != line && Frees(other) && Holds(other.Ring, line.Ring))
-                .MinBy(other => Math.Abs(other.Ring.SignedArea));
-        }
-        var frame = lines.Aggregate(Box.Empty, (box, line) => box.Union(line.Source.Contour.Bounds()));
+        var (lines, doubled) = CutLines.Once(file, map);
+        CutLines.Nest(lines);
+        var frame = lines.Aggregate(Box.Empty, (box, line) => box.Union(line.Box));
         var ordered = Order(lines, new Point(frame.MinX, frame.MinY), out var travel);
         var passes = setup.Passes ?? 1;
         var cut = ordered.Sum(line => line.Length);
         var blade = setup.Blade;
-        var shapes = Freed(ordered, lines);
+        var shapes = Freed(ordered);
         var mat = new Box(0, 0, setup.MatWidth ?? double.MaxValue, setup.MatHeight ?? double.MaxValue);
         return new DryRun(
             file.Width,
             file.Height,
             file.Cloth,
             file.Mirrored,
-            [.. Warnings(file, setup, mat.Contains(frame, 0.01))],
+            [.. Warnings(file, setup, mat.Contains(frame, 0.01), doubled)],
             new SizeDto(frame.MinX, frame.MinY, frame.Width, frame.Height),
             mat.Contains(frame, 0.01),
             [
@@ -133,15 +126,18 @@ public static class StandInCutter
         );
     }
 
-    /// <summary>Only what the blade goes round comes free.</summary>
-    private static bool Frees(Line line) => line.Source is { IsClosed: true, Role: CutRole.Cut };
-
-    private static IEnumerable<string> Warnings(CutFile file, CutterSetup setup, bool onMat)
+    private static IEnumerable<string> Warnings(CutFile file, CutterSetup setup, bool onMat, int doubled)
     {
         if (setup.Mirror == true && file.Mirrored is { } why)
         {
             yield return $"This file is mirrored already ({why}), and the cutter is set to mirror it again: every shape would come out "
                 + "the wrong way round. Switch one of the two off.";
+        }
+        if (doubled > 0)
+        {
+            yield return doubled == 1
+                ? "One line lies on another one and is cut once."
+                : $"{doubled:N0} lines lie on others and are cut once.";
         }
         if (!onMat)
         {
@@ -149,16 +145,16 @@ public static class StandInCutter
         }
     }
 
-    private static ImmutableArray<FreedShape> Freed(List<Line> ordered, List<Line> lines)
+    private static ImmutableArray<FreedShape> Freed(List<MatLine> ordered)
     {
         var freed = ImmutableArray.CreateBuilder<FreedShape>();
         var way = 0.0;
         foreach (var line in ordered)
         {
             way += line.Length;
-            if (Frees(line))
+            if (line.Frees)
             {
-                freed.Add(Freed(line, lines, way));
+                freed.Add(Freed(line, way));
             }
         }
         return freed.ToImmutable();
@@ -166,9 +162,9 @@ public static class StandInCutter
 
     /// <summary>The pen and the creasing tool go first: what is cut free moves. Then nearest first among the lines whose inner
     /// lines are all cut.</summary>
-    private static List<Line> Order(List<Line> lines, Point at, out double travel)
+    private static List<MatLine> Order(List<MatLine> lines, Point at, out double travel)
     {
-        var ordered = new List<Line>(lines.Count);
+        var ordered = new List<MatLine>(lines.Count);
         travel = 0;
         foreach (var cuts in new[] { false, true })
         {
@@ -182,6 +178,7 @@ public static class StandInCutter
             while (free.Count > 0)
             {
                 var best = 0;
+                Budget.Spend(1 + (free.Count / 8));
                 for (var i = 1; i < free.Count; i++)
                 {
                     best = free[i].Start.DistanceTo(at) < free[best].Start.DistanceTo(at) ? i : best;
@@ -201,48 +198,6 @@ public static class StandInCutter
         return ordered;
     }
 
-    private static FreedShape Freed(Line line, List<Line> lines, double way)
-    {
-        var box = line.Source.Contour.Bounds();
-        var inside = lines.Where(other => other.Holder == line).Sum(other => Math.Abs(other.Ring.SignedArea));
-        var depth = 0;
-        for (var up = line.Holder; up is not null; up = up.Holder)
-        {
-            depth++;
-        }
-        return new FreedShape(
-            line.Source.Name,
-            box.Width,
-            box.Height,
-            Math.Abs(line.Ring.SignedArea) - inside,
-            depth % 2 == 1,
-            way
-        );
-    }
-
-    private static bool Holds(Ring outer, Ring inner) =>
-        outer.Bounds().Contains(inner.Bounds()) && outer.Winding(inner.Points[0]) != 0;
-
-    private sealed class Line(CutLine source, Ring ring)
-    {
-        public CutLine Source { get; } = source;
-
-        public Ring Ring { get; } = ring;
-
-        public Line? Holder { get; set; }
-
-        public string Path =>
-            PathText.Of(
-                Source.IsClosed
-                    ? new Outline([new OutlinePart(Source.Contour, [])])
-                    : new Outline([]) { Lines = [new OpenPath(Source.Contour.Curves)] }
-            );
-
-        public Point Start => Source.Contour.Curves[0].Start;
-
-        /// <summary>The way of the blade: the contour's points from its start, and back to it when closed.</summary>
-        public IReadOnlyList<Point> Way { get; } = new OpenPath(source.Contour.Curves).Flatten(0.02);
-
-        public double Length => Enumerable.Range(1, Way.Count - 1).Sum(i => Way[i].DistanceTo(Way[i - 1]));
-    }
+    private static FreedShape Freed(MatLine line, double way) =>
+        new(line.Source.Name, line.Box.Width, line.Box.Height, line.Area - line.Inside, line.Depth % 2 == 1, way);
 }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Timing;
@@ -89,13 +90,16 @@ public static class StandInMachine
             .ToHashSet(StringComparer.Ordinal);
         var metres = new double[file.Threads.Length + 1];
         var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
+        LayerLaid? beneath = null;
         for (var i = 0; i < file.Steps.Length; i++)
         {
+            Budget.Spend();
+            beneath = Beneath(file.Steps[i]) ?? beneath;
             steps.Add(
                 file.Steps[i] switch
                 {
                     ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres),
-                    ProgramHands hands => Wait(i + 1, hands, seconds[i], Beneath(file, i), behind),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i], beneath, behind),
                     _ => throw new InvalidOperationException("Unknown kind of step."),
                 }
             );
@@ -114,14 +118,9 @@ public static class StandInMachine
         );
     }
 
-    /// <summary>The cloth laid beneath last, up to a step.</summary>
-    private static LayerLaid? Beneath(StitchProgram file, int step) =>
-        file
-            .Steps.Take(step + 1)
-            .OfType<ProgramHands>()
-            .SelectMany(hands => hands.Changes)
-            .OfType<LayerLaid>()
-            .LastOrDefault(laid => laid.IsBeneath);
+    /// <summary>The cloth that a step lays beneath, the last one; null for none.</summary>
+    private static LayerLaid? Beneath(ProgramStep step) =>
+        (step as ProgramHands)?.Changes.OfType<LayerLaid>().LastOrDefault(laid => laid.IsBeneath);
 
     private static RehearsedStep Sew(int number, ProgramStitches step, double seconds, double[] metres)
     {
@@ -130,6 +129,7 @@ public static class StandInMachine
         Point? last = null;
         foreach (var command in step.Commands)
         {
+            Budget.Spend();
             if (command.Kind != NeedleKind.Stitch)
             {
                 if (run.Count > 2)

@@ -15,35 +15,20 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     internal const string RemovedFontKind = "font-removed";
     internal const string PictureKind = "picture";
 
-    /// <summary>Ids of added fonts begin with this; the font's hash follows.</summary>
-    private const string FontPrefix = "own-";
-
-    /// <summary>The id by which documents name a font that was added.</summary>
-    internal static string FontId(string sha256) => FontPrefix + sha256[..24];
-
     /// <summary>Keeps bytes; the same bytes are kept once.</summary>
     /// <returns>Their hash, 64 hexadecimal digits.</returns>
     internal async Task<string> Keep(string kind, byte[] bytes, CancellationToken cancellation)
     {
         var hash = Convert.ToHexStringLower(SHA256.HashData(bytes));
-        var known = await db.Assets.FirstOrDefaultAsync(asset => asset.Sha256 == hash, cancellation);
-        if (known is null)
-        {
-            db.Assets.Add(
-                new AssetRow
-                {
-                    Sha256 = hash,
-                    Kind = kind,
-                    Bytes = bytes,
-                    CreatedAt = clock.GetUtcNow().ToUnixTimeMilliseconds(),
-                }
-            );
-        }
-        else
-        {
-            known.Kind = kind;
-        }
-        await db.SaveChangesAsync(cancellation);
+        var now = clock.GetUtcNow().ToUnixTimeMilliseconds();
+        // One statement: the same file sent twice at once is kept once, and both are told so.
+        await db.Database.ExecuteSqlInterpolatedAsync(
+            $"""
+            INSERT INTO "Assets" ("Sha256", "Kind", "Bytes", "CreatedAt") VALUES ({hash}, {kind}, {bytes}, {now})
+            ON CONFLICT ("Sha256") DO UPDATE SET "Kind" = excluded."Kind", "CreatedAt" = excluded."CreatedAt"
+            """,
+            cancellation
+        );
         return hash;
     }
 
@@ -53,7 +38,7 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     /// <summary>Adds a font to the installation, or says why it can't be.</summary>
     internal async Task<Result<FontEntry>> AddFont(byte[] file, CancellationToken cancellation)
     {
-        var id = FontId(Convert.ToHexStringLower(SHA256.HashData(file)));
+        var id = AssetNames.FontId(Convert.ToHexStringLower(SHA256.HashData(file)));
         var added = fonts.Add(id, file);
         if (added.IsOk)
         {
@@ -66,7 +51,7 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     /// <returns>How many projects still need it, or why it can't be removed.</returns>
     internal async Task<Result<int>> RemoveFont(string id, CancellationToken cancellation)
     {
-        var row = (await FontRows(cancellation)).Find(asset => FontId(asset.Sha256) == id && asset.Kind == FontKind);
+        var row = (await FontRows(cancellation)).Find(asset => AssetNames.FontId(asset.Sha256) == id && asset.Kind == FontKind);
         if (row is null)
         {
             return new Refusal("font-unknown", "id", "Only fonts that you added can be removed; this is none of them.");
@@ -79,7 +64,7 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
                 .Where(revision => revision.ProjectId == project)
                 .Select(revision => revision.Snapshot)
                 .ToListAsync(cancellation);
-            needed += snapshots.Any(snapshot => Names(Snapshot.Unpack(snapshot), id)) ? 1 : 0;
+            needed += snapshots.Any(snapshot => Snapshot.TryUnpack(snapshot, out var named, out _) && AssetNames.NamesFont(named!, id)) ? 1 : 0;
         }
         row.Kind = RemovedFontKind;
         if (needed == 0)
@@ -96,19 +81,14 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     {
         foreach (var row in await FontRows(cancellation))
         {
-            fonts.Add(FontId(row.Sha256), row.Bytes, listed: row.Kind == FontKind);
+            fonts.Add(AssetNames.FontId(row.Sha256), row.Bytes, listed: row.Kind == FontKind);
         }
     }
 
     /// <summary>The added fonts and the pictures that a document names, as far as they are there.</summary>
     internal async Task<List<ProjectAsset>> Of(Project project, CancellationToken cancellation)
     {
-        var pictures = project
-            .Cloths.Select(cloth => cloth.Swatch?.AssetId)
-            .Concat(project.Cut.Cloths.Select(cut => cut.Photo?.Picture))
-            .OfType<string>()
-            .Distinct()
-            .ToList();
+        var pictures = AssetNames.Pictures(project).Distinct().ToList();
         var rows = await db
             .Assets.AsNoTracking()
             .Where(asset => pictures.Contains(asset.Sha256))
@@ -118,7 +98,7 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
             .ToList();
         found.AddRange(
             (await FontRows(cancellation))
-                .Where(row => Names(project, FontId(row.Sha256)))
+                .Where(row => AssetNames.NamesFont(project, AssetNames.FontId(row.Sha256)))
                 .Select(row => new ProjectAsset(row.Sha256, FontKind, row.Bytes))
         );
         return found;
@@ -126,7 +106,4 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
 
     private Task<List<AssetRow>> FontRows(CancellationToken cancellation) =>
         db.Assets.Where(asset => asset.Kind == FontKind || asset.Kind == RemovedFontKind).ToListAsync(cancellation);
-
-    private static bool Names(Project project, string fontId) =>
-        project.Elements.OfType<Words>().Any(words => words.FontId == fontId);
 }

@@ -25,10 +25,30 @@ public sealed record CutExportDto(
 );
 
 /// <summary>Notes which cut files were handed out, and tells which of them still match the stitching.</summary>
-public sealed class CutExports(UlletDb db, TimeProvider clock)
+public sealed class CutExports(UlletDb db, TimeProvider clock, ILogger<CutExports> log)
 {
+    /// <summary>Notes a file that goes out; on a full or read-only disk it goes out without a note.</summary>
+    internal async Task TryNote(
+        Head head,
+        CutSheet sheet,
+        PlacedShape? placed,
+        CutFormat format,
+        string name,
+        CancellationToken cancellation
+    )
+    {
+        try
+        {
+            await Note(head, sheet, placed, format, name, cancellation);
+        }
+        catch (Exception wrong) when (SqliteFaults.Of(wrong) is StoreFault.Full or StoreFault.ReadOnly)
+        {
+            log.LogWarning(wrong, "The cut file {Name} was handed out, but could not be noted", name);
+        }
+    }
+
     /// <summary>Notes a file, in place of an older one of the same sheet and format.</summary>
-    internal async Task Note(
+    private async Task Note(
         Head head,
         CutSheet sheet,
         PlacedShape? placed,

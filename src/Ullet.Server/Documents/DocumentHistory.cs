@@ -1,11 +1,14 @@
 using System.Collections.Concurrent;
 using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Documents;
 using Ullet.Core.Drawings;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
+using Ullet.Server.Endpoints;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Documents;
 
@@ -20,7 +23,16 @@ public sealed record Head(ProjectRow Row, long Revision, long SavedAt, Project P
 public sealed record Saved(long Head, string Label);
 
 /// <summary>The one writer of documents: edits, undo, redo; each saved in one transaction before it is answered.</summary>
-public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, IImportedDrawings imports, TimeProvider clock)
+/// <remarks>What an edit computes is computed before the transaction begins, on the head that the caller knows; it is saved if that
+/// head still stands. So a slow edit keeps nobody from reading and writing.</remarks>
+public sealed class DocumentHistory(
+    UlletDb db,
+    Evaluator evaluator,
+    EvaluatedHeads heads,
+    Workbench bench,
+    IImportedDrawings imports,
+    TimeProvider clock
+)
 {
     /// <summary>Revisions kept beside every hour's last.</summary>
     public const int RevisionsKept = 200;
@@ -36,6 +48,7 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, IImportedDr
     private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
 
     /// <summary>The head of a project on the shelf, or null.</summary>
+    /// <exception cref="DamagedProjectException">When it can't be read.</exception>
     public async Task<Head?> Load(string projectId, CancellationToken cancellation)
     {
         var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == projectId, cancellation);
@@ -43,49 +56,159 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, IImportedDr
         {
             return null;
         }
-        var revision = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == row.HeadId, cancellation);
+        var revision = await Revision(row.HeadId, cancellation);
         return new Head(row, revision.Id, revision.At, Snapshot.Unpack(revision.Snapshot));
     }
 
-    /// <summary>Puts a new project on the shelf.</summary>
-    public async Task<(string Id, long Head)> Create(Project project, string label, CancellationToken cancellation)
+    /// <summary>Puts a new project on the shelf, once it has passed the check of documents and could be computed.</summary>
+    /// <returns>Its id and head, or why it can't be put there.</returns>
+    /// <param name="project">The document.</param>
+    /// <param name="label">What the first state is called.</param>
+    /// <param name="cancellation">Ends it.</param>
+    /// <param name="older">The document that it is a copy of: limits that it passed are passed on; null for none.</param>
+    public async Task<Result<CreatedProject>> Create(
+        Project project,
+        string label,
+        CancellationToken cancellation,
+        Project? older = null
+    )
     {
+        var admitted = bench.Run(
+            WorkKind.Changing,
+            "This new project",
+            token =>
+                Admission
+                    .Of(older, project)
+                    .Then(clean => (Result<(Project, Evaluated)>)(clean, evaluator.Evaluate(clean, token)))
+        );
+        if (!admitted.IsOk)
+        {
+            return admitted.Refusal!;
+        }
+        var (clean, evaluated) = admitted.Value;
         var row = new ProjectRow
         {
             Id = Guid.CreateVersion7().ToString("N"),
-            Title = project.Title,
+            Title = clean.Title,
             CreatedAt = Now,
             UpdatedAt = Now,
         };
         await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
         db.Projects.Add(row);
         await db.SaveChangesAsync(cancellation);
-        await Append(row, null, label, project, cancellation);
+        await Append(row, null, label, clean, cancellation);
         await transaction.CommitAsync(cancellation);
-        return (row.Id, row.HeadId);
+        heads.Adopt(row.Id, row.HeadId, evaluated);
+        return new CreatedProject(row.Id, row.HeadId);
     }
 
     /// <summary>Applies an edit to the head that the caller knows.</summary>
     /// <returns>The new head, or the edit's refusal, "head-stale", "project-unknown".</returns>
-    public Task<Result<Saved>> Apply(string projectId, long expectedHead, Edit edit, CancellationToken cancellation) =>
-        Locked(
+    public async Task<Result<Saved>> Apply(
+        string projectId,
+        long expectedHead,
+        Edit edit,
+        CancellationToken cancellation
+    )
+    {
+        if (await Load(projectId, cancellation) is not { } head)
+        {
+            return Unknown(projectId);
+        }
+        if (head.Revision != expectedHead)
+        {
+            return Stale(head.Revision);
+        }
+        var made = Made(head, edit);
+        if (!made.IsOk)
+        {
+            return made.Refusal!;
+        }
+        var (after, evaluated) = made.Value;
+        var label = PlainText.Line(edit.Label(head.Project));
+        var saved = await Locked(
             projectId,
             expectedHead,
             async row =>
             {
-                var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == row.HeadId, cancellation);
-                var before = Snapshot.Unpack(head.Snapshot);
-                var after = edit.Apply(before, Context);
-                if (!after.IsOk)
-                {
-                    return after.Refusal!;
-                }
-                var label = edit.Label(before);
-                await Append(row, row.HeadId, label, after.Value, cancellation);
+                await Append(row, row.HeadId, label, after, cancellation);
                 return new Saved(row.HeadId, label);
             },
             cancellation
         );
+        if (saved.IsOk)
+        {
+            heads.Adopt(projectId, saved.Value.Head, evaluated);
+        }
+        return saved;
+    }
+
+    /// <summary>The document after an edit, checked as when it is read, with what the stations make of it; nothing is saved.</summary>
+    /// <returns>Both, or why the edit can't be made.</returns>
+    /// <exception cref="TooMuchException">When it takes too much. A document that took long before may take as much again.</exception>
+    public Result<(Project After, Evaluated Evaluated)> Made(Head head, Edit edit) =>
+        bench.Run(
+            WorkKind.Changing.With(heads.TimeOf(head.Row.Id) * 2),
+            "This change",
+            token =>
+                edit.Apply(head.Project, Context with { Cancellation = token })
+                    .Then(after => Admission.Of(head.Project, after))
+                    .Then(after => (Result<(Project, Evaluated)>)(after, evaluator.Evaluate(after, token)))
+        );
+
+    /// <summary>The newest state of a project that can be read, before its head; null for none.</summary>
+    public async Task<(long Revision, Project Project)?> LastReadable(string projectId, CancellationToken cancellation)
+    {
+        var ids = await db
+            .Revisions.AsNoTracking()
+            .Where(revision => revision.ProjectId == projectId)
+            .OrderByDescending(revision => revision.Id)
+            .Select(revision => revision.Id)
+            .ToListAsync(cancellation);
+        foreach (var id in ids)
+        {
+            var snapshot = await db
+                .Revisions.AsNoTracking()
+                .Where(revision => revision.Id == id)
+                .Select(revision => revision.Snapshot)
+                .FirstAsync(cancellation);
+            if (Snapshot.TryUnpack(snapshot, out var project, out _))
+            {
+                return (id, project!);
+            }
+        }
+        return null;
+    }
+
+    /// <summary>Makes the last readable state of a damaged project its head. The damaged one stays in the history.</summary>
+    /// <returns>The new head, or "project-unknown", "project-whole", "project-lost".</returns>
+    public async Task<Result<Saved>> Restore(string projectId, CancellationToken cancellation)
+    {
+        var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == projectId, cancellation);
+        if (row is null || row.DeletedAt is not null)
+        {
+            return Unknown(projectId);
+        }
+        if (await LastReadable(projectId, cancellation) is not { } last)
+        {
+            return new Refusal("project-lost", "id", "No state of this project can be read any more.");
+        }
+        if (last.Revision == row.HeadId)
+        {
+            return new Refusal("project-whole", "id", "This project can be read as it is; nothing was changed.");
+        }
+        const string Label = "Go back to the last readable state";
+        return await Locked(
+            projectId,
+            row.HeadId,
+            async own =>
+            {
+                await Append(own, last.Revision, Label, last.Project, cancellation);
+                return new Saved(own.HeadId, Label);
+            },
+            cancellation
+        );
+    }
 
     /// <summary>Moves the head to its parent.</summary>
     public Task<Result<Saved>> Undo(string projectId, long expectedHead, CancellationToken cancellation) =>
@@ -94,12 +217,12 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, IImportedDr
             expectedHead,
             async row =>
             {
-                var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == row.HeadId, cancellation);
+                var head = await Revision(row.HeadId, cancellation);
                 if (head.ParentId is not { } parentId)
                 {
                     return new Refusal("nothing-to-undo", "head", "There is nothing left to undo.");
                 }
-                var parent = await db.Revisions.AsNoTracking().FirstAsync(r => r.Id == parentId, cancellation);
+                var parent = await Revision(parentId, cancellation);
                 await MoveTo(row, parent, cancellation);
                 return new Saved(parentId, head.Label);
             },
@@ -139,6 +262,10 @@ public sealed class DocumentHistory(UlletDb db, Evaluator evaluator, IImportedDr
             .FirstOrDefaultAsync(cancellation);
         return (own.ParentId is null ? null : own.Label, redo);
     }
+
+    private async Task<RevisionRow> Revision(long id, CancellationToken cancellation) =>
+        await db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.Id == id, cancellation)
+        ?? throw new DamagedProjectException("the state that it should be in is not there");
 
     private Task<RevisionRow?> Newest(string projectId, long parent, CancellationToken cancellation) =>
         db

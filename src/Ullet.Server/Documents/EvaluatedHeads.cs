@@ -1,50 +1,38 @@
-using System.Collections.Concurrent;
+using System.Diagnostics;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Projects;
 
 namespace Ullet.Server.Documents;
 
-/// <summary>Keeps the latest evaluations: of each project's head, and of its newest preview.</summary>
+/// <summary>Keeps the latest evaluations, up to a number of bytes: of each project's head, and of its newest preview.</summary>
 public sealed class EvaluatedHeads(Evaluator evaluator)
 {
-    private const int MostProjects = 24;
-
-    private readonly ConcurrentDictionary<string, (long Revision, Evaluated Value)> _heads = new(
-        StringComparer.Ordinal
-    );
-    private readonly ConcurrentDictionary<string, (long Revision, Evaluated Value)> _previews = new(
-        StringComparer.Ordinal
-    );
+    private readonly RecentEvaluations _heads = new(96_000_000);
+    private readonly RecentEvaluations _previews = new(32_000_000);
 
     /// <summary>What the stations make of a head.</summary>
     public Evaluated Of(Head head, CancellationToken cancellation)
     {
-        if (_heads.TryGetValue(head.Row.Id, out var known) && known.Revision == head.Revision)
+        if (_heads.Find(head.Row.Id, head.Revision) is { } known)
         {
-            return known.Value;
+            return known;
         }
+        var watch = Stopwatch.StartNew();
         var value = evaluator.Evaluate(head.Project, cancellation);
-        if (_heads.Count >= MostProjects)
-        {
-            _heads.Clear();
-        }
-        _heads[head.Row.Id] = (head.Revision, value);
+        _heads.Keep(head.Row.Id, head.Revision, value, watch.Elapsed);
         return value;
     }
 
-    /// <summary>Evaluates a document that is not saved; its steps can be fetched until the next preview or edit.</summary>
-    public Evaluated Preview(Head head, Project project, CancellationToken cancellation)
-    {
-        var value = evaluator.Evaluate(project, cancellation);
-        if (_previews.Count >= MostProjects)
-        {
-            _previews.Clear();
-        }
-        _previews[head.Row.Id] = (head.Revision, value);
-        return value;
-    }
+    /// <summary>Takes over what was computed for an edit that is saved now.</summary>
+    public void Adopt(string projectId, long revision, Evaluated value) =>
+        _heads.Keep(projectId, revision, value, TimeOf(projectId));
+
+    /// <summary>How long it took to compute a project when it was opened; nothing for one that was not.</summary>
+    public TimeSpan TimeOf(string projectId) => _heads.TimeOf(projectId);
+
+    /// <summary>Keeps what was computed for a preview; its steps can be fetched until the next preview or edit.</summary>
+    public void KeepPreview(Head head, Evaluated value) =>
+        _previews.Keep(head.Row.Id, head.Revision, value, TimeSpan.Zero);
 
     /// <summary>The newest preview made on this head, or null.</summary>
-    public Evaluated? PreviewOn(Head head) =>
-        _previews.TryGetValue(head.Row.Id, out var known) && known.Revision == head.Revision ? known.Value : null;
+    public Evaluated? PreviewOn(Head head) => _previews.Find(head.Row.Id, head.Revision);
 }

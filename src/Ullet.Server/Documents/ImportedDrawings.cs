@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Drawings;
 using Ullet.Files.Drawings;
@@ -11,25 +10,42 @@ internal sealed class ImportedDrawings(UlletDb db) : IImportedDrawings
 {
     internal const string Kind = "drawing";
 
-    private const int MostKept = 16;
+    /// <summary>The most that is kept read, bytes.</summary>
+    private const long MostBytes = 48_000_000;
 
-    private static readonly ConcurrentDictionary<string, Drawing> Kept = new(StringComparer.Ordinal);
+    private static readonly Lock Gate = new();
+    private static readonly LinkedList<(string Token, Drawing Drawing, long Bytes)> Kept = new();
 
     public Drawing? Find(string token)
     {
-        if (Kept.TryGetValue(token, out var known))
+        lock (Gate)
         {
-            return known;
+            foreach (var known in Kept)
+            {
+                if (known.Token == token)
+                {
+                    return known.Drawing;
+                }
+            }
         }
         var row = db.Assets.AsNoTracking().FirstOrDefault(asset => asset.Sha256 == token && asset.Kind == Kind);
         if (row is null || DrawingFiles.Read(row.Bytes) is not { IsOk: true, Value: var drawing })
         {
             return null;
         }
-        if (Kept.Count >= MostKept)
+        Keep(token, drawing);
+        return drawing;
+    }
+
+    private static void Keep(string token, Drawing drawing)
+    {
+        lock (Gate)
         {
-            Kept.Clear();
+            Kept.AddFirst((token, drawing, drawing.Bytes));
+            while (Kept.Count > 1 && Kept.Sum(known => known.Bytes) > MostBytes)
+            {
+                Kept.RemoveLast();
+            }
         }
-        return Kept[token] = drawing;
     }
 }

@@ -9,7 +9,20 @@ internal static class RevisionThinning
     private const long Hour = 3_600_000;
 
     /// <summary>Removes what is not kept and ties children to the nearest kept ancestor.</summary>
-    internal static async Task Run(UlletDb db, string projectId, long head, int kept, CancellationToken cancellation)
+    /// <param name="db">The database.</param>
+    /// <param name="projectId">The project.</param>
+    /// <param name="head">Its current state.</param>
+    /// <param name="kept">How many of the newest states stay.</param>
+    /// <param name="cancellation">Ends it.</param>
+    /// <param name="span">Of older ones the last of every such time stays, ms.</param>
+    internal static async Task Run(
+        UlletDb db,
+        string projectId,
+        long head,
+        int kept,
+        CancellationToken cancellation,
+        long span = Hour
+    )
     {
         var all = await db
             .Revisions.AsNoTracking()
@@ -24,7 +37,7 @@ internal static class RevisionThinning
             .ToListAsync(cancellation);
         var keep = all.Take(kept).Select(r => r.Id).ToHashSet();
         keep.Add(head);
-        keep.UnionWith(all.GroupBy(r => r.At / Hour).Select(hour => hour.Max(r => r.Id)));
+        keep.UnionWith(all.GroupBy(r => r.At / span).Select(hour => hour.Max(r => r.Id)));
         var gone = all.Where(r => !keep.Contains(r.Id)).ToDictionary(r => r.Id, r => r.ParentId);
         if (gone.Count == 0)
         {

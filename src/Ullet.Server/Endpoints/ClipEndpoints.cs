@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Edits;
 using Ullet.Server.Documents;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -14,6 +15,7 @@ internal static class ClipEndpoints
         string id,
         string elements,
         DocumentHistory history,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -21,7 +23,19 @@ internal static class ClipEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var clip = Clip.Of(head.Project, elements.Split(',', StringSplitOptions.RemoveEmptyEntries), history.Context);
+        var clip = bench.Run(
+            WorkKind.Showing,
+            "Copying",
+            token =>
+                Clip.Of(
+                    head.Project,
+                    elements.Split(',', StringSplitOptions.RemoveEmptyEntries),
+                    history.Context with
+                    {
+                        Cancellation = token,
+                    }
+                )
+        );
         return clip.IsOk ? TypedResults.Ok(clip.Value) : Problems.Of(clip.Refusal!);
     }
 }

@@ -45,19 +45,24 @@ internal static class CutEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var made = query
-            .Wish(format)
-            .Then(wish =>
-                CutChoice
-                    .Find(evaluated, query)
-                    .Then(choice =>
-                        CutExport
-                            .Make(choice.Page(evaluated.Project.Title), wish)
-                            .Then(bytes =>
-                                (Result<(CutChoice Choice, CutFileWish Wish, byte[] Bytes)>)(choice, wish, bytes)
+        var made = evaluations.Compute(
+            "This cut file",
+            () =>
+                query
+                    .Wish(format)
+                    .Then(wish =>
+                        CutChoice
+                            .Find(evaluated, query)
+                            .Then(choice =>
+                                CutExport
+                                    .Make(choice.Page(evaluated.Project.Title), wish)
+                                    .Then(bytes =>
+                                        (Result<(CutChoice Choice, CutFileWish Wish, byte[] Bytes)>)
+                                            (choice, wish, bytes)
+                                    )
                             )
                     )
-            );
+        );
         if (!made.IsOk)
         {
             return Problems.Of(made.Refusal!);
@@ -66,7 +71,7 @@ internal static class CutEndpoints
         var name = FileNames.Cut(evaluated, what.Sheet, what.Placed, how.Ending);
         if (query.Trial != true)
         {
-            await exports.Note(head, what.Sheet, what.Placed, how.Format, name, cancellation);
+            await exports.TryNote(head, what.Sheet, what.Placed, how.Format, name, cancellation);
         }
         return TypedResults.File(file, how.MediaType, name);
     }
@@ -82,7 +87,10 @@ internal static class CutEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var pages = CutQuery.PaperOf(paper).Then(size => ScissorsPages.Pdf(evaluated, size));
+        var pages = evaluations.Compute(
+            "These pages",
+            () => CutQuery.PaperOf(paper).Then(size => ScissorsPages.Pdf(evaluated, size))
+        );
         return pages.IsOk
             ? TypedResults.File(pages.Value, "application/pdf", FileNames.Scissors(evaluated))
             : Problems.Of(pages.Refusal!);
@@ -126,11 +134,14 @@ internal static class CutEndpoints
                 new Refusal("cloth-unknown", "clothId", $"There is no cloth \"{wish.ClothId}\" in this project.")
             );
         }
-        var (made, revision) = await history.Create(
+        var made = await history.Create(
             Coupon.Make(head.Project, cloth, wish.Method),
             "Make a coupon",
-            cancellation
+            cancellation,
+            head.Project
         );
-        return TypedResults.Created($"/api/projects/{made}", new CreatedProject(made, revision));
+        return made.IsOk
+            ? TypedResults.Created($"/api/projects/{made.Value.Id}", made.Value)
+            : Problems.Of(made.Refusal!);
     }
 }

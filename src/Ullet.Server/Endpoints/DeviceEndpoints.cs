@@ -4,6 +4,7 @@ using Ullet.Core.Pipeline;
 using Ullet.Files.CutFiles;
 using Ullet.Files.StitchLists;
 using Ullet.Server.Devices;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -46,17 +47,25 @@ internal static class DeviceEndpoints
 
     private static async Task<Results<Ok<Rehearsal>, ProblemHttpResult>> Rehearse(
         HttpRequest request,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
         var file = await Bytes(request, cancellation);
-        var read = file.Then(bytes => StitchListReader.Read(bytes));
-        return read.IsOk ? TypedResults.Ok(StandInMachine.Run(read.Value)) : Problems.Of(read.Refusal!);
+        var run = bench.Run(
+            WorkKind.Reading,
+            "This rehearsal",
+            _ =>
+                file.Then(bytes => StitchListReader.Read(bytes))
+                    .Then(program => (Result<Rehearsal>)StandInMachine.Run(program))
+        );
+        return run.IsOk ? TypedResults.Ok(run.Value) : Problems.Of(run.Refusal!);
     }
 
     private static async Task<Results<Ok<DryRun>, ProblemHttpResult>> DryRun(
         HttpRequest request,
         [AsParameters] CutterSetup setup,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -64,11 +73,17 @@ internal static class DeviceEndpoints
         {
             return Problems.Of(refusal);
         }
-        var read = (await Bytes(request, cancellation))
-            .Then(bytes => CutFileReader.Read(bytes))
-            .Then(file => ForCloth(file, setup.Cloth))
-            .Then(NotTooMany);
-        return read.IsOk ? TypedResults.Ok(StandInCutter.Run(read.Value, setup)) : Problems.Of(read.Refusal!);
+        var sent = await Bytes(request, cancellation);
+        var run = bench.Run(
+            WorkKind.Reading,
+            "This dry run",
+            _ =>
+                sent.Then(bytes => CutFileReader.Read(bytes))
+                    .Then(file => ForCloth(file, setup.Cloth))
+                    .Then(NotTooMany)
+                    .Then(file => (Result<DryRun>)StandInCutter.Run(file, setup))
+        );
+        return run.IsOk ? TypedResults.Ok(run.Value) : Problems.Of(run.Refusal!);
     }
 
     /// <summary>Refuses a file that says it is for another cloth than the one on the mat.</summary>

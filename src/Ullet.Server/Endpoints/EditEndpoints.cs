@@ -5,6 +5,7 @@ using Ullet.Core.Pipeline;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -56,6 +57,7 @@ internal static class EditEndpoints
         DocumentHistory history,
         EvaluatedHeads heads,
         SceneBuilder scenes,
+        Workbench bench,
         CancellationToken cancellation,
         bool preview = false
     )
@@ -68,13 +70,15 @@ internal static class EditEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var after = request.Edit.Apply(head.Project, history.Context);
-        if (!after.IsOk)
+        var made = history.Made(head, request.Edit);
+        if (!made.IsOk)
         {
-            return Problems.Of(after.Refusal!);
+            return Problems.Of(made.Refusal!);
         }
-        var evaluated = heads.Preview(head, after.Value, cancellation);
-        var scene = scenes.Build(head, evaluated, await history.Around(id, head.Revision, cancellation));
+        var evaluated = made.Value.Evaluated;
+        heads.KeepPreview(head, evaluated);
+        var around = await history.Around(id, head.Revision, cancellation);
+        var scene = bench.Run(WorkKind.Showing, "This preview", _ => scenes.Build(head, evaluated, around));
         return TypedResults.Ok(new EditAnswer(head.Revision, request.Edit.Label(head.Project), scene));
     }
 
@@ -97,6 +101,7 @@ internal static class EditEndpoints
         MendRequest request,
         DocumentHistory history,
         EvaluatedHeads heads,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -104,8 +109,8 @@ internal static class EditEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var finding = heads
-            .Of(head, cancellation)
+        var finding = bench
+            .Run(WorkKind.Showing, "This project", token => heads.Of(head, token))
             .Findings.FirstOrDefault(f => f.Code == request.Code && f.ElementId == request.ElementId);
         return finding?.Mend is { } mend
             ? Answer(await history.Apply(id, request.Head, MendEdits.Of(mend, head.Project), cancellation))

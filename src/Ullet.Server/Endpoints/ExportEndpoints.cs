@@ -53,7 +53,7 @@ internal static class ExportEndpoints
         }
         var name = ReferenceEquals(program, evaluated.Program) ? null : program.HoopingName;
         return TypedResults.File(
-            StitchListExport.Make(program),
+            evaluations.Compute("This stitch file", () => StitchListExport.Make(program)),
             "text/plain; charset=utf-8",
             FileNames.StitchList(evaluated, name)
         );
@@ -139,7 +139,7 @@ internal static class ExportEndpoints
             foreach (var (choice, wish) in PacketCuts(evaluated))
             {
                 var name = FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending);
-                await exports.Note(head, choice.Sheet, null, wish.Format, name, cancellation);
+                await exports.TryNote(head, choice.Sheet, null, wish.Format, name, cancellation);
             }
         }
         return answer;
@@ -209,43 +209,5 @@ internal static class ExportEndpoints
     {
         using var entry = zip.CreateEntry(name).Open();
         entry.Write(bytes);
-    }
-}
-
-/// <summary>Loads and evaluates a project's head for a file.</summary>
-internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads, AssetStore assets)
-{
-    internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
-        (await Head(id, cancellation)).Evaluated;
-
-    /// <summary>The head with what the stations make of it; nothing for a project that is not there.</summary>
-    internal async Task<(Head? Head, Evaluated? Evaluated)> Head(string id, CancellationToken cancellation) =>
-        await history.Load(id, cancellation) is { } head ? (head, heads.Of(head, cancellation)) : (null, null);
-
-    internal Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
-        string id,
-        Func<Evaluated, IReadOnlyList<ProjectAsset>, (byte[] Bytes, string Type, string? Name)> make,
-        CancellationToken cancellation
-    ) => File(id, evaluated => evaluated, make, cancellation);
-
-    /// <summary>The same where something may stand against it.</summary>
-    internal async Task<Results<FileContentHttpResult, ProblemHttpResult>> File(
-        string id,
-        Func<Evaluated, Result<Evaluated>> release,
-        Func<Evaluated, IReadOnlyList<ProjectAsset>, (byte[] Bytes, string Type, string? Name)> make,
-        CancellationToken cancellation
-    )
-    {
-        if (await Of(id, cancellation) is not { } evaluated)
-        {
-            return Problems.Of(DocumentHistory.Unknown(id));
-        }
-        var released = release(evaluated);
-        if (!released.IsOk)
-        {
-            return Problems.Of(released.Refusal!);
-        }
-        var (bytes, type, name) = make(released.Value, await assets.Of(evaluated.Project, cancellation));
-        return TypedResults.File(bytes, type, name);
     }
 }

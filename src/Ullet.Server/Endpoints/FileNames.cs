@@ -51,7 +51,7 @@ internal static class FileNames
         );
 
     /// <summary>Letters and figures kept, everything else a hyphen.</summary>
-    private static string Slug(string text)
+    internal static string Slug(string text)
     {
         var parts = new string([.. text.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')]).Split(
             ' ',

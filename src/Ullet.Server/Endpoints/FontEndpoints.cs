@@ -8,6 +8,7 @@ using Ullet.Core.Projects;
 using Ullet.Files.Fonts;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -66,11 +67,14 @@ internal static class FontEndpoints
     private static Results<Ok<ImmutableArray<FontSample>>, ProblemHttpResult> Samples(
         SampleRequest request,
         FontShelf fonts,
-        Evaluator evaluator
+        Evaluator evaluator,
+        Workbench bench
     )
     {
+        var text = PlainText.Lines(request.Text);
+        request = request with { Text = text };
         var refusal =
-            WordsLimits.CheckText(request.Text)
+            WordsLimits.CheckText(text)
             ?? Limits.CheckRange(request.CapHeight ?? 40, 1, 1000, "mm", "The cap height", "capHeight")
             ?? Limits.CheckRange(request.Width ?? 40, 1, 1000, "mm", "The width", "width");
         if (refusal is not null)
@@ -79,7 +83,11 @@ internal static class FontEndpoints
         }
         var cover = CoverChoice.Of(request.Cover ?? new CoverSettings(), ClothPreset.Of(null));
         return TypedResults.Ok(
-            fonts.Entries.Select(entry => Sample(entry, request, cover, evaluator)).ToImmutableArray()
+            bench.Run(
+                WorkKind.Changing,
+                "Showing these words in every font",
+                _ => fonts.Entries.Select(entry => Sample(entry, request, cover, evaluator)).ToImmutableArray()
+            )
         );
     }
 

@@ -10,6 +10,7 @@ using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -99,6 +100,7 @@ internal static class ImportEndpoints
     private static async Task<Results<Ok<ImportPreview>, ProblemHttpResult>> Import(
         IFormFile file,
         AssetStore assets,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -109,10 +111,10 @@ internal static class ImportEndpoints
         name = name.Length > 60 ? name[..60] : name;
         var preview = Path.GetExtension(file.FileName).ToLowerInvariant() switch
         {
-            ".ullet" => await OfProject(bytes, name, assets, cancellation),
-            ".svg" or ".dxf" => await OfDrawing(bytes, name, assets, cancellation),
-            ".ttf" or ".otf" or ".woff" or ".woff2" or ".ttc" => await OfFont(bytes, name, assets, cancellation),
-            ".png" or ".jpg" or ".jpeg" => await OfPicture(bytes, name, assets, cancellation),
+            ".ullet" => await OfProject(bytes, name, assets, bench, cancellation),
+            ".svg" or ".dxf" => await OfDrawing(bytes, name, assets, bench, cancellation),
+            ".ttf" or ".otf" or ".woff" or ".woff2" or ".ttc" => await OfFont(bytes, name, assets, bench, cancellation),
+            ".png" or ".jpg" or ".jpeg" => await OfPicture(bytes, name, assets, bench, cancellation),
             _ => new Refusal(
                 "import-foreign",
                 "file",
@@ -127,10 +129,11 @@ internal static class ImportEndpoints
         byte[] bytes,
         string name,
         AssetStore assets,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
-        var read = ProjectFile.Read(bytes);
+        var read = bench.Run(WorkKind.Reading, "Reading this project file", _ => ProjectFile.Read(bytes));
         if (!read.IsOk)
         {
             return read.Refusal!;
@@ -149,17 +152,19 @@ internal static class ImportEndpoints
         byte[] bytes,
         string name,
         AssetStore assets,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
-        var read = DrawingFiles.Read(bytes);
-        if (!read.IsOk)
-        {
-            return read.Refusal!;
-        }
-        var preview = Of(
-            read.Value,
-            new DrawingWishRequest { MmPerUnit = read.Value.MmPerUnit ?? Drawing.UsualMmPerUnit }
+        var preview = bench.Run(
+            WorkKind.Reading,
+            "Reading this drawing",
+            _ =>
+                DrawingFiles
+                    .Read(bytes)
+                    .Then(read =>
+                        Of(read, new DrawingWishRequest { MmPerUnit = read.MmPerUnit ?? Drawing.UsualMmPerUnit })
+                    )
         );
         if (!preview.IsOk)
         {
@@ -173,9 +178,15 @@ internal static class ImportEndpoints
         byte[] bytes,
         string name,
         AssetStore assets,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
+        var read = bench.Run(WorkKind.Reading, "Reading this font", _ => FontReader.Read("", bytes));
+        if (!read.IsOk)
+        {
+            return read.Refusal!;
+        }
         var added = await assets.AddFont(bytes, cancellation);
         return added.IsOk
             ? new ImportPreview(added.Value.Id, ImportKind.Font, name, null, added.Value, null)
@@ -186,10 +197,11 @@ internal static class ImportEndpoints
         byte[] bytes,
         string name,
         AssetStore assets,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
-        var read = PictureReader.Size(bytes);
+        var read = bench.Run(WorkKind.Reading, "Reading this picture", _ => PictureReader.Size(bytes));
         if (!read.IsOk)
         {
             return read.Refusal!;
@@ -201,16 +213,22 @@ internal static class ImportEndpoints
     private static Results<Ok<DrawingPreview>, ProblemHttpResult> Preview(
         string token,
         DrawingWishRequest wish,
-        IImportedDrawings imports
+        IImportedDrawings imports,
+        Workbench bench
     )
     {
-        if (imports.Find(token) is not { } drawing)
-        {
-            return Problems.Of(
-                new Refusal("import-unknown", "token", "That import is not known any more; choose the file again.")
-            );
-        }
-        var preview = Of(drawing, wish);
+        var preview = bench.Run(
+            WorkKind.Reading,
+            "Reading this drawing",
+            _ =>
+                imports.Find(token) is { } drawing
+                    ? Of(drawing, wish)
+                    : new Refusal(
+                        "import-unknown",
+                        "token",
+                        "That import is not known any more; choose the file again."
+                    )
+        );
         return preview.IsOk ? TypedResults.Ok(preview.Value) : Problems.Of(preview.Refusal!);
     }
 

@@ -4,6 +4,7 @@ using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Scenes;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -34,7 +35,7 @@ internal static class PatternEndpoints
         group.MapPost("{patternId}/size", Size).WithName("sizePattern");
     }
 
-    private static Results<Ok<PatternSized>, ProblemHttpResult> Size(string patternId, PatternWish wish)
+    private static Results<Ok<PatternSized>, ProblemHttpResult> Size(string patternId, PatternWish wish, Workbench bench)
     {
         var use = new PatternUse(patternId) { Numbers = wish.Numbers };
         if (wish.Hardware is { } hardware)
@@ -49,10 +50,14 @@ internal static class PatternEndpoints
                 Numbers = [.. sizes.Value, .. wish.Numbers.Where(own => !sizes.Value.Any(size => size.Id == own.Id))],
             };
         }
-        var plan = PatternShelf.Plan(use);
-        return plan.IsOk
-            ? TypedResults.Ok(new PatternSized(use.Numbers, PatternDtos.Preview(plan.Value)))
-            : Problems.Of(plan.Refusal!);
+        var preview = bench.Run(
+            WorkKind.Changing,
+            "This pattern",
+            _ => PatternShelf.Plan(use).Then(plan => (Result<PatternPreviewDto>)PatternDtos.Preview(plan))
+        );
+        return preview.IsOk
+            ? TypedResults.Ok(new PatternSized(use.Numbers, preview.Value))
+            : Problems.Of(preview.Refusal!);
     }
 
     private static Result<ImmutableArray<PatternNumber>> FromHardware(string patternId, string hardware, double? size)

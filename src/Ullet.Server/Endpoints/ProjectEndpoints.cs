@@ -10,11 +10,32 @@ using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
 /// <summary>A project on the shelf. Times are Unix ms.</summary>
-public sealed record ShelfItem(string Id, string Title, long Head, long UpdatedAt, string Hoop, int Pieces);
+/// <param name="Id">Names it.</param>
+/// <param name="Title">What it is called.</param>
+/// <param name="Head">Its current state.</param>
+/// <param name="UpdatedAt">When it was changed last.</param>
+/// <param name="Hoop">Its hoop; empty for a damaged one.</param>
+/// <param name="Pieces">How many elements it has.</param>
+/// <param name="Damage">Why it can't be opened, as a sentence; null for a whole one.</param>
+public sealed record ShelfItem(
+    string Id,
+    string Title,
+    long Head,
+    long UpdatedAt,
+    string Hoop,
+    int Pieces,
+    ShelfDamage? Damage = null
+);
+
+/// <summary>What is wrong with a project on the shelf.</summary>
+/// <param name="Words">Why it can't be opened.</param>
+/// <param name="LastReadable">When its last readable state was saved, Unix ms; null when there is none.</param>
+public sealed record ShelfDamage(string Words, long? LastReadable);
 
 /// <summary>How a new project begins: blank with a title and a field, or from an imported file's token.</summary>
 public sealed record NewProject
@@ -61,55 +82,135 @@ internal static class ProjectEndpoints
         group.MapDelete("{id}", Delete).WithName("deleteProject");
         group.MapPost("{id}/restore", Restore).WithName("restoreProject");
         group.MapPost("{id}/copy", Copy).WithName("copyProject");
+        group
+            .MapPost("{id}/recover", Recover)
+            .WithName("recoverProject")
+            .WithDescription("Makes the last readable state of a damaged project its head.");
+        group
+            .MapGet("{id}/stored", Stored)
+            .WithName("getStoredState")
+            .WithDescription("What is stored of a project's head, as it is: for a damaged one.");
     }
 
-    private static async Task<Ok<List<ShelfItem>>> List(UlletDb db, CancellationToken cancellation)
+    private static async Task<Ok<List<ShelfItem>>> List(
+        UlletDb db,
+        DocumentHistory history,
+        ILogger<ShelfItem> log,
+        CancellationToken cancellation
+    )
     {
         var rows = await db
             .Projects.AsNoTracking()
             .Where(p => p.DeletedAt == null)
             .OrderByDescending(p => p.UpdatedAt)
             .ToListAsync(cancellation);
-        var heads = rows.Select(row => row.HeadId).ToList();
-        var snapshots = await db
-            .Revisions.AsNoTracking()
-            .Where(r => heads.Contains(r.Id))
-            .ToDictionaryAsync(r => r.Id, r => r.Snapshot, cancellation);
-        var items = rows.Select(row =>
+        var items = new List<ShelfItem>(rows.Count);
+        foreach (var row in rows)
         {
-            var project = Snapshot.Unpack(snapshots[row.HeadId]);
+            items.Add(await Item(row, db, history, log, cancellation));
+        }
+        return TypedResults.Ok(items);
+    }
+
+    /// <summary>A card of the shelf; one for a damaged project says what is wrong, and the others are shown all the same.</summary>
+    private static async Task<ShelfItem> Item(
+        ProjectRow row,
+        UlletDb db,
+        DocumentHistory history,
+        ILogger<ShelfItem> log,
+        CancellationToken cancellation
+    )
+    {
+        var snapshot = await db
+            .Revisions.AsNoTracking()
+            .Where(r => r.Id == row.HeadId)
+            .Select(r => r.Snapshot)
+            .FirstOrDefaultAsync(cancellation);
+        var why = "the state that it should be in is not there";
+        if (snapshot is not null && Snapshot.TryUnpack(snapshot, out var project, out why))
+        {
             return new ShelfItem(
                 row.Id,
                 row.Title,
                 row.HeadId,
                 row.UpdatedAt,
-                project.Hooping.Hoop.Name,
+                project!.Hooping.Hoop.Name,
                 project.Elements.Length
             );
-        });
-        return TypedResults.Ok(items.ToList());
+        }
+        log.LogError("Project {Id} can't be read: {Why}", row.Id, why);
+        var last = await history.LastReadable(row.Id, cancellation);
+        var savedAt = last is { } found
+            ? await db.Revisions.Where(r => r.Id == found.Revision).Select(r => r.At).FirstAsync(cancellation)
+            : (long?)null;
+        return new ShelfItem(row.Id, row.Title, row.HeadId, row.UpdatedAt, "", 0, new ShelfDamage(Sentence(why), savedAt));
+    }
+
+    private static string Sentence(string why) =>
+        why.StartsWith("This project", StringComparison.Ordinal) ? why : $"This project can't be opened: {why}.";
+
+    private static async Task<Results<Ok<CreatedProject>, ProblemHttpResult>> Recover(
+        string id,
+        DocumentHistory history,
+        CancellationToken cancellation
+    )
+    {
+        var saved = await history.Restore(id, cancellation);
+        return saved.IsOk
+            ? TypedResults.Ok(new CreatedProject(id, saved.Value.Head))
+            : Problems.Of(saved.Refusal!);
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stored(
+        string id,
+        UlletDb db,
+        CancellationToken cancellation
+    )
+    {
+        var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancellation);
+        if (row is null)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var snapshot = await db
+            .Revisions.AsNoTracking()
+            .Where(r => r.Id == row.HeadId)
+            .Select(r => r.Snapshot)
+            .FirstOrDefaultAsync(cancellation);
+        var name = FileNames.Slug(row.Title);
+        return snapshot is null
+            ? Problems.Of(new Refusal("project-lost", "id", "Nothing is stored of this project's state."))
+            : Snapshot.Json(snapshot) is { } json
+                ? TypedResults.File(json, "application/json", name + " stored.json")
+                : TypedResults.File(snapshot, "application/octet-stream", name + " stored.bin");
     }
 
     private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Create(
         NewProject wish,
         DocumentHistory history,
         AssetStore assets,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
         var project = wish.ImportToken is { } token
-            ? await Imported(assets, token, cancellation)
+            ? await Imported(assets, bench, token, cancellation)
             : BlankProject.Make(wish.Title ?? PatternTitle(wish), wish.FieldWidth, wish.FieldHeight);
         if (wish.Pattern is { } pattern)
         {
-            project = project.Then(blank =>
-                new UsePattern
-                {
-                    PatternId = pattern.PatternId,
-                    Numbers = pattern.Numbers,
-                    FillIns = pattern.FillIns,
-                    FontId = FontShelf.UsualId,
-                }.Apply(blank, history.Context)
+            project = bench.Run(
+                WorkKind.Changing,
+                "This pattern",
+                token =>
+                    project.Then(blank =>
+                        new UsePattern
+                        {
+                            PatternId = pattern.PatternId,
+                            Numbers = pattern.Numbers,
+                            FillIns = pattern.FillIns,
+                            FontId = FontShelf.UsualId,
+                        }.Apply(blank, history.Context with { Cancellation = token })
+                    )
             );
         }
         if (!project.IsOk)
@@ -120,9 +221,13 @@ internal static class ProjectEndpoints
             wish.ImportToken is not null ? "Open from file"
             : wish.Pattern is not null ? "New project from a pattern"
             : "New project";
-        var (id, head) = await history.Create(project.Value, label, cancellation);
-        return TypedResults.Created($"/api/projects/{id}", new CreatedProject(id, head));
+        return Created(await history.Create(project.Value, label, cancellation));
     }
+
+    private static Results<Created<CreatedProject>, ProblemHttpResult> Created(Result<CreatedProject> made) =>
+        made.IsOk
+            ? TypedResults.Created($"/api/projects/{made.Value.Id}", made.Value)
+            : Problems.Of(made.Refusal!);
 
     private static string? PatternTitle(NewProject wish) =>
         wish.Pattern is { } pattern ? PatternShelf.Find(pattern.PatternId)?.Name : null;
@@ -177,12 +282,16 @@ internal static class ProjectEndpoints
         const string Ending = ", copy";
         var title = head.Project.Title;
         title = title[..Math.Min(title.Length, Limits.LongestName - Ending.Length)] + Ending;
-        var (copy, revision) = await history.Create(head.Project with { Title = title }, "Copy", cancellation);
-        return TypedResults.Created($"/api/projects/{copy}", new CreatedProject(copy, revision));
+        return Created(await history.Create(head.Project with { Title = title }, "Copy", cancellation, head.Project));
     }
 
     /// <summary>The project of an imported file; the fonts and pictures that it brings are kept.</summary>
-    private static async Task<Result<Project>> Imported(AssetStore assets, string token, CancellationToken cancellation)
+    private static async Task<Result<Project>> Imported(
+        AssetStore assets,
+        Workbench bench,
+        string token,
+        CancellationToken cancellation
+    )
     {
         if (await assets.Find(token, cancellation) is not { } asset)
         {
@@ -192,7 +301,7 @@ internal static class ProjectEndpoints
                 "That import is not known any more; choose the file again."
             );
         }
-        var read = ProjectFile.Read(asset.Bytes);
+        var read = bench.Run(WorkKind.Reading, "Reading this project file", _ => ProjectFile.Read(asset.Bytes));
         if (!read.IsOk)
         {
             return read.Refusal!;
@@ -203,7 +312,9 @@ internal static class ProjectEndpoints
             {
                 await assets.AddFont(brought.Bytes, cancellation);
             }
-            else if (PictureReader.Size(brought.Bytes).IsOk)
+            else if (
+                bench.Run(WorkKind.Reading, "Reading a picture of this project", _ => PictureReader.Size(brought.Bytes)).IsOk
+            )
             {
                 await assets.Keep(AssetStore.PictureKind, brought.Bytes, cancellation);
             }

@@ -5,6 +5,7 @@ using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -28,6 +29,7 @@ internal static class SceneEndpoints
         DocumentHistory history,
         EvaluatedHeads heads,
         SceneBuilder scenes,
+        Workbench bench,
         CancellationToken cancellation,
         long? rev = null
     )
@@ -43,7 +45,9 @@ internal static class SceneEndpoints
             );
         }
         var around = await history.Around(id, head.Revision, cancellation);
-        return TypedResults.Ok(scenes.Build(head, heads.Of(head, cancellation), around));
+        return TypedResults.Ok(
+            bench.Run(WorkKind.Showing, "This project", token => scenes.Build(head, heads.Of(head, token), around))
+        );
     }
 
     /// <summary>The nodes and the stretches of edge of one element.</summary>
@@ -53,6 +57,7 @@ internal static class SceneEndpoints
         DocumentHistory history,
         EvaluatedHeads heads,
         Evaluator evaluator,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -66,7 +71,13 @@ internal static class SceneEndpoints
                 new Refusal("element-unknown", "elementId", $"There is no element \"{elementId}\" in this project.")
             );
         }
-        return TypedResults.Ok(FormDtos.Of(element, heads.Of(head, cancellation), evaluator));
+        return TypedResults.Ok(
+            bench.Run(
+                WorkKind.Showing,
+                $"The form of {element.Name}",
+                token => FormDtos.Of(element, heads.Of(head, token), evaluator)
+            )
+        );
     }
 
     /// <summary>A map of the whole design.</summary>
@@ -75,6 +86,7 @@ internal static class SceneEndpoints
         string kind,
         DocumentHistory history,
         EvaluatedHeads heads,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -82,11 +94,12 @@ internal static class SceneEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var evaluated = heads.Of(head, cancellation);
+        MapDto Made(Func<Evaluated, MapDto> make) =>
+            bench.Run(WorkKind.Showing, "This map", token => make(heads.Of(head, token)));
         return kind switch
         {
-            "density" => TypedResults.Ok(MapDtos.Density(evaluated)),
-            "coverage" => TypedResults.Ok(MapDtos.Coverage(evaluated)),
+            "density" => TypedResults.Ok(Made(MapDtos.Density)),
+            "coverage" => TypedResults.Ok(Made(MapDtos.Coverage)),
             _ => Problems.Of(new Refusal("map-unknown", "kind", "A map shows \"density\" or \"coverage\".")),
         };
     }
@@ -98,6 +111,7 @@ internal static class SceneEndpoints
         HttpContext http,
         DocumentHistory history,
         EvaluatedHeads heads,
+        Workbench bench,
         CancellationToken cancellation
     )
     {
@@ -105,7 +119,8 @@ internal static class SceneEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var bytes = Find(heads.Of(head, cancellation), stepKey, key) ?? Find(heads.PreviewOn(head), stepKey, key);
+        var evaluated = bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token));
+        var bytes = Find(evaluated, stepKey, key) ?? Find(heads.PreviewOn(head), stepKey, key);
         if (bytes is null)
         {
             return Problems.Of(

@@ -1,10 +1,14 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Diagnostics;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Server.Data;
+using Ullet.Server.Documents;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Hosting;
 
-/// <summary>Turns what the framework throws into problem details with a code; never a stack trace.</summary>
+/// <summary>Turns what the framework, the database and the budgets throw into problem details with a code; never a stack trace.</summary>
 internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(
@@ -13,39 +17,17 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         CancellationToken cancellationToken
     )
     {
-        if (exception is OperationCanceledException && httpContext.RequestAborted.IsCancellationRequested)
+        if (httpContext.RequestAborted.IsCancellationRequested)
         {
             return true;
         }
-        var (refusal, status) = exception switch
-        {
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => (
-                new Refusal(
-                    "too-large",
-                    "file",
-                    $"That file is larger than the {Safety.LargestRequest / 1e6:0} MB that are taken."
-                ),
-                StatusCodes.Status413PayloadTooLarge
-            ),
-            BadHttpRequestException bad => (Unreadable(bad), bad.StatusCode),
-            InvalidDataException bad => (
-                new Refusal("request-broken", "body", $"The request can't be read: {bad.Message}"),
-                StatusCodes.Status400BadRequest
-            ),
-            _ => (
-                new Refusal(
-                    "fault",
-                    "server",
-                    "Ullet made a mistake of its own; nothing was changed. The server's log says more."
-                ),
-                StatusCodes.Status500InternalServerError
-            ),
-        };
-        if (status == StatusCodes.Status500InternalServerError)
+        var (refusal, status) = Of(exception);
+        if (status >= StatusCodes.Status500InternalServerError)
         {
             log.LogError(
                 exception,
-                "Unhandled in {Method} {Path}",
+                "Answered {Status} to {Method} {Path}",
+                status,
                 httpContext.Request.Method,
                 httpContext.Request.Path
             );
@@ -54,13 +36,105 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         return true;
     }
 
-    /// <summary>The reader's message without the names of our own types.</summary>
-    private static string Plain(string message) =>
-        message.StartsWith("The JSON value could not be converted", StringComparison.Ordinal)
-            ? "a value has the wrong kind"
-        : message.Contains("missing required properties", StringComparison.Ordinal)
-            ? "a value is missing: " + message[(message.LastIndexOf(':') + 1)..].Trim().TrimEnd('.')
-        : message.Split(" Path:")[0].TrimEnd('.');
+    private static (Refusal Refusal, int Status) Of(Exception exception) =>
+        exception switch
+        {
+            BadHttpRequestException bad => (Unreadable(bad), bad.StatusCode),
+            InvalidDataException => (
+                new Refusal("request-broken", "body", "The request can't be read: what it brings is not whole."),
+                StatusCodes.Status400BadRequest
+            ),
+            NotSupportedException { Source: "System.Text.Json" } => (
+                new Refusal(
+                    "request-broken",
+                    "body",
+                    "The request can't be read: a part of it does not say what kind it is."
+                ),
+                StatusCodes.Status400BadRequest
+            ),
+            TooMuchException { Refusal.Code: "too-busy" or "too-much-memory" } busy => (
+                busy.Refusal,
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            TooMuchException tooMuch => (tooMuch.Refusal, StatusCodes.Status422UnprocessableEntity),
+            WorkCancelledException cancelled => (
+                new Refusal("work-cancelled", "work", cancelled.Message),
+                StatusCodes.Status409Conflict
+            ),
+            DamagedProjectException damaged => (
+                new Refusal(
+                    "project-damaged",
+                    "project",
+                    $"{(damaged.Message.StartsWith("This project", StringComparison.Ordinal) ? damaged.Message : $"This project can't be opened: {damaged.Message}.")} "
+                        + "The shelf offers its last readable state."
+                ),
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            OutOfMemoryException => (
+                new Refusal(
+                    "too-much-memory",
+                    "work",
+                    "This takes more memory than this computer can give; nothing was changed. Do it in parts."
+                ),
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            _ => Stored(SqliteFaults.Of(exception)),
+        };
+
+    private static (Refusal, int) Stored(StoreFault fault) =>
+        fault switch
+        {
+            StoreFault.Full => (
+                new Refusal(
+                    "disk-full",
+                    "disk",
+                    "The disk is full, so nothing could be saved. Make room on it (the shelf shows what Ullet takes) and repeat the "
+                        + "change. Everything saved before can still be opened and exported."
+                ),
+                StatusCodes.Status507InsufficientStorage
+            ),
+            StoreFault.ReadOnly => (
+                new Refusal(
+                    "disk-read-only",
+                    "disk",
+                    "Ullet may not write to its data folder any more, so nothing could be saved. Give it the right to, and repeat the change."
+                ),
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            StoreFault.Busy => (
+                new Refusal(
+                    "database-busy",
+                    "database",
+                    "Ullet's data is in use by another program, so nothing was changed. Repeat it in a moment."
+                ),
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            StoreFault.Damaged => (
+                new Refusal(
+                    "database-damaged",
+                    "database",
+                    "A part of Ullet's data can't be read any more. Stop Ullet and run ./ullet rescue to copy out what can."
+                ),
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            StoreFault.Disk => (
+                new Refusal(
+                    "disk-trouble",
+                    "disk",
+                    "The disk with Ullet's data does not answer as it should, so nothing was changed. Look at it, and repeat the change."
+                ),
+                StatusCodes.Status503ServiceUnavailable
+            ),
+            StoreFault.None => (
+                new Refusal(
+                    "fault",
+                    "server",
+                    "Ullet made a mistake of its own; nothing was changed. The server's log says more."
+                ),
+                StatusCodes.Status500InternalServerError
+            ),
+            _ => throw new InvalidOperationException("Unknown trouble of the database."),
+        };
 
     /// <summary>A value of the address that can't be taken: its name and what was given, or null.</summary>
     private static Refusal? Unbound(string message)
@@ -82,9 +156,21 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         {
             return unbound;
         }
-        var why = bad.InnerException is JsonException json
-            ? $"{Plain(json.Message)} (at {json.Path ?? "$"})"
-            : bad.Message.TrimEnd('.');
+        if (bad.StatusCode == StatusCodes.Status415UnsupportedMediaType)
+        {
+            return new Refusal("media-type", "Content-Type", "What was sent is not of the type that is taken here.");
+        }
+        var why = bad.InnerException is JsonException json ? JsonWords.Of(json) : Known(bad.Message);
         return new Refusal("request-broken", "body", $"The request can't be read: {why}.");
+    }
+
+    /// <summary>The framework's message where it names a parameter of the address; else no more than that something is missing.</summary>
+    private static string Known(string message)
+    {
+        // "Required parameter "string key" was not provided from query string."
+        var parts = message.Split('"');
+        return message.StartsWith("Required parameter", StringComparison.Ordinal) && parts.Length > 1
+            ? $"\"{parts[1].Split(' ')[^1]}\" is missing"
+            : "something of it is missing, or it ended too early";
     }
 }

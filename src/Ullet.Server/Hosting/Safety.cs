@@ -4,20 +4,27 @@ using Ullet.Server.Endpoints;
 
 namespace Ullet.Server.Hosting;
 
-/// <summary>What keeps strangers out: same-origin writes, upload limits, a strict content security policy.</summary>
+/// <summary>What keeps strangers out: own host, same-origin writes, a strict content security policy, nothing kept by caches.</summary>
 internal static class Safety
 {
-    /// <summary>Largest request, bytes.</summary>
-    internal const long LargestRequest = 25_000_000;
-
     internal const string NonceItem = "csp-nonce";
 
-    internal static void Use(WebApplication app)
-    {
+    private static readonly string[] Hosts = ["localhost", "127.0.0.1", "[::1]"];
+
+    internal static void Use(WebApplication app) =>
         app.Use(
             async (http, next) =>
             {
                 AddHeaders(http);
+                if (!Hosts.Contains(http.Request.Host.Host, StringComparer.OrdinalIgnoreCase))
+                {
+                    await Refuse(
+                        http,
+                        new Refusal("foreign-host", "Host", "Ullet answers at localhost and 127.0.0.1 only."),
+                        StatusCodes.Status400BadRequest
+                    );
+                    return;
+                }
                 if (IsForeignWrite(http.Request))
                 {
                     await Refuse(
@@ -27,23 +34,9 @@ internal static class Safety
                     );
                     return;
                 }
-                if (http.Request.ContentLength > LargestRequest)
-                {
-                    await Refuse(
-                        http,
-                        new Refusal(
-                            "too-large",
-                            "file",
-                            $"That file has {http.Request.ContentLength / 1e6:0} MB; up to {LargestRequest / 1e6:0} MB are taken."
-                        ),
-                        StatusCodes.Status413PayloadTooLarge
-                    );
-                    return;
-                }
-                await next();
+                await RequestBody.Look(http, _ => next());
             }
         );
-    }
 
     internal static Task Refuse(HttpContext http, Refusal refusal, int status)
     {
@@ -63,13 +56,30 @@ internal static class Safety
         var isReference = http.Request.Path.StartsWithSegments("/docs", StringComparison.Ordinal);
         var styles = isReference ? "'unsafe-inline'" : $"'nonce-{nonce}'";
         var scripts = isReference ? "'self' 'unsafe-inline'" : "'self'";
-        http.Response.Headers.ContentSecurityPolicy =
+        var headers = http.Response.Headers;
+        headers.ContentSecurityPolicy =
             $"default-src 'self'; script-src {scripts}; style-src 'self' {styles}; img-src 'self' data: blob:; "
             + "font-src 'self' data:; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
-        http.Response.Headers.XContentTypeOptions = "nosniff";
-        http.Response.Headers["Referrer-Policy"] = "no-referrer";
+        headers.XContentTypeOptions = "nosniff";
+        headers["Referrer-Policy"] = "no-referrer";
+        headers["Cross-Origin-Resource-Policy"] = "same-origin";
+        headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        if (http.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
+        {
+            // What never changes says so itself; everything else is asked for anew.
+            http.Response.OnStarting(() =>
+            {
+                if (headers.CacheControl.Count == 0 || !headers.CacheControl.ToString().Contains("immutable", StringComparison.Ordinal))
+                {
+                    headers.CacheControl = "no-store";
+                }
+                return Task.CompletedTask;
+            });
+        }
     }
 
+    /// <summary>True for a change that a page of another origin asks for. With neither header it is a program on this computer, as
+    /// Ullet listens on loopback only.</summary>
     private static bool IsForeignWrite(HttpRequest request)
     {
         if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
@@ -77,10 +87,12 @@ internal static class Safety
             return false;
         }
         var origin = request.Headers.Origin.ToString();
-        return origin.Length > 0
-            && !(
-                Uri.TryCreate(origin, UriKind.Absolute, out var uri)
-                && string.Equals(uri.Authority, request.Host.Value, StringComparison.OrdinalIgnoreCase)
-            );
+        var site = request.Headers["Sec-Fetch-Site"].ToString();
+        return (origin.Length > 0 && !IsOwn(origin, request)) || site is not ("" or "same-origin" or "none");
     }
+
+    private static bool IsOwn(string origin, HttpRequest request) =>
+        Uri.TryCreate(origin, UriKind.Absolute, out var uri)
+        && string.Equals(uri.Scheme, request.Scheme, StringComparison.OrdinalIgnoreCase)
+        && string.Equals(uri.Authority, request.Host.Value, StringComparison.OrdinalIgnoreCase);
 }

@@ -1,3 +1,6 @@
+using System.Globalization;
+using Ullet.Server.Data;
+
 namespace Ullet.Server.Hosting;
 
 /// <summary>How the server was started.</summary>
@@ -10,22 +13,36 @@ public sealed record ServerOptions(int Port, string DataFolder, string? WebFolde
     public const int UsualPort = 5190;
 
     /// <summary>Reads --port, --data, --web, --demo; the data folder falls back to ULLET_DATA, then to the user's own.</summary>
+    /// <exception cref="StartException">When one of them is no value that it can have.</exception>
     public static ServerOptions From(IConfiguration configuration)
     {
         var data =
             configuration["data"]
             ?? Environment.GetEnvironmentVariable("ULLET_DATA")
             ?? Path.Combine(
-                Environment.GetFolderPath(Environment.SpecialFolder.UserProfile),
-                ".local",
-                "share",
+                Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } own
+                    ? own
+                    : Path.Combine(
+                        Environment.GetFolderPath(Environment.SpecialFolder.UserProfile),
+                        ".local",
+                        "share"
+                    ),
                 "ullet"
             );
+        if (data.Length == 0 || data.Contains('\0', StringComparison.Ordinal))
+        {
+            throw new StartException("--data needs a folder's name.");
+        }
         return new ServerOptions(
-            configuration.GetValue("port", UsualPort),
+            PortOf(configuration["port"]),
             Path.GetFullPath(data),
             configuration["web"],
-            configuration.GetValue("demo", false)
+            configuration["demo"] is "true" or "True"
         );
     }
+
+    private static int PortOf(string? text) =>
+        text is null ? UsualPort
+        : int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port <= 65535 ? port
+        : throw new StartException($"--port needs a number from 0 to 65535; \"{text}\" is none.");
 }

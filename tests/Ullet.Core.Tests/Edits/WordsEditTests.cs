@@ -268,9 +268,9 @@ public sealed class WordsEditTests
                 "text-too-long"
             },
             {
-                "a bell",
-                new SetText { ElementId = "e1", Text = "a\u0007" },
-                "text-broken"
+                "only a bell",
+                new SetText { ElementId = "e1", Text = "\u0007" },
+                "text-empty"
             },
             {
                 "an accent it lacks",

@@ -40,9 +40,9 @@ public sealed class EvaluatorTests
     }
 
     [Fact]
-    public void Cache_OverItsCapacity_LetsTheLongestUnusedGo()
+    public void Cache_OverItsBytes_LetsTheLongestUnusedGo()
     {
-        var cache = new StationCache(4);
+        var cache = new StationCache(4_500_000);
         var station = new Doubling();
         for (var i = 0; i < 4; i++)
         {
@@ -55,6 +55,7 @@ public sealed class EvaluatorTests
         Assert.Equal(before, cache.Computed);
         cache.Get(station, 1);
         Assert.Equal(before + 1, cache.Computed);
+        Assert.InRange(cache.Bytes, 1_000_000, 4_500_000);
     }
 
     [Fact]
@@ -137,5 +138,7 @@ public sealed class EvaluatorTests
         public ContentHash Key(int input) => ContentHash.Of(input, "double");
 
         public object Compute(int input, CancellationToken cancellation) => input * 2;
+
+        public long Bytes(object output) => 1_000_000;
     }
 }

@@ -1,5 +1,6 @@
 using System.Text;
 using System.Text.Json.Nodes;
+using Ullet.Core.Documents;
 using Ullet.Core.Edits;
 using Ullet.Core.Projects;
 using Ullet.Core.Tests.Samples;
@@ -170,7 +171,7 @@ public sealed class ProjectJsonTests
             File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-6.json"))
         )!;
         json["cut"]![name] = JsonNode.Parse(value);
-        var read = ProjectJson.Read(Encoding.UTF8.GetBytes(json.ToJsonString()));
+        var read = DocumentReader.Brought(Encoding.UTF8.GetBytes(json.ToJsonString()));
         Assert.Equal("project-broken", read.Refusal?.Code);
         Assert.Contains("mat", read.Refusal!.Words, StringComparison.Ordinal);
     }
@@ -178,8 +179,8 @@ public sealed class ProjectJsonTests
     [Fact]
     public void Read_OfCoverNumbersOutOfRange_RefusesWithASentence()
     {
-        var refusal = ProjectJson
-            .Read(Changed(json => json["elements"]![0]!["stages"]!["cover"]!["spacing"] = 0.0001))
+        var refusal = DocumentReader
+            .Brought(Changed(json => json["elements"]![0]!["stages"]!["cover"]!["spacing"] = 0.0001))
             .Refusal;
         Assert.Equal("project-broken", refusal?.Code);
         Assert.Contains("spacing", refusal!.Words, StringComparison.OrdinalIgnoreCase);
@@ -229,7 +230,7 @@ public sealed class ProjectJsonTests
     [MemberData(nameof(Broken))]
     public void Read_OfABrokenDocument_RefusesWithASentence(string what, string json)
     {
-        var refusal = ProjectJson.Read(Encoding.UTF8.GetBytes(json)).Refusal;
+        var refusal = DocumentReader.Brought(Encoding.UTF8.GetBytes(json)).Refusal;
         Assert.True(refusal?.Code == "project-broken", what);
         Assert.StartsWith("This project can't be read", refusal!.Words, StringComparison.Ordinal);
     }
@@ -266,6 +267,6 @@ public sealed class ProjectJsonTests
             };
         var broken = project.With(Carved(project.Elements[0], source));
         broken = source == "e2" ? broken.With(Carved(broken.Elements[1], "e1")) : broken;
-        Assert.Contains(words, ProjectJson.Read(ProjectJson.Write(broken)).Refusal?.Words, StringComparison.Ordinal);
+        Assert.Contains(words, DocumentReader.Brought(ProjectJson.Write(broken)).Refusal?.Words, StringComparison.Ordinal);
     }
 }

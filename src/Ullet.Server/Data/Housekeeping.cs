@@ -1,0 +1,31 @@
+using Ullet.Server.Documents;
+
+namespace Ullet.Server.Data;
+
+/// <summary>Once a day: empties the bin of what has lain in it long enough, and takes unnamed files away.</summary>
+internal sealed class Housekeeping(IServiceScopeFactory scopes, TimeProvider clock, ILogger<Housekeeping> log)
+    : BackgroundService
+{
+    private static readonly TimeSpan First = TimeSpan.FromMinutes(2);
+
+    private static readonly TimeSpan Every = TimeSpan.FromDays(1);
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        await Task.Delay(First, clock, stoppingToken);
+        using var timer = new PeriodicTimer(Every, clock);
+        do
+        {
+            try
+            {
+                using var scope = scopes.CreateScope();
+                await BinEmptying.Run(scope.ServiceProvider.GetRequiredService<UlletDb>(), clock);
+                await scope.ServiceProvider.GetRequiredService<AssetSweep>().Run(AssetSweep.Kept, stoppingToken);
+            }
+            catch (Exception wrong) when (SqliteFaults.Of(wrong) != StoreFault.None)
+            {
+                log.LogWarning(wrong, "Nothing was cleared today");
+            }
+        } while (await timer.WaitForNextTickAsync(stoppingToken));
+    }
+}
