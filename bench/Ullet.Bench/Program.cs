@@ -1,4 +1,5 @@
 using Ullet.Bench;
+using Ullet.Bench.Doors;
 
 // Every line is a ratio of two times (or counts) of the same run on the same machine.
 if (args is ["ui"])
@@ -33,6 +34,10 @@ if (args is ["quality", ..])
 {
     return QualityBench.Run(args[1..]) ? 0 : 1;
 }
+if (args is ["doors", ..])
+{
+    return await DoorsBench.Run(args[1..]) ? 0 : 1;
+}
 if (args is ["icons"])
 {
     return IconBench.Run() ? 0 : 1;
@@ -40,7 +45,7 @@ if (args is ["icons"])
 if (args.Length > 0)
 {
     Console.Error.WriteLine(
-        $"bench takes ui, icons, carve, engine, plan, table or quality; \"{args[0]}\" is none of them."
+        $"bench takes ui, icons, carve, doors, engine, plan, table or quality; \"{args[0]}\" is none of them."
     );
     return 1;
 }

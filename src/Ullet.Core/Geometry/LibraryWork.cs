@@ -1,4 +1,5 @@
 using NetTopologySuite.Algorithm;
+using NetTopologySuite.Geometries;
 using NetTopologySuite.Noding;
 using Ullet.Core.Pipeline;
 
@@ -31,9 +32,9 @@ internal static class LibraryWork
             return;
         }
         Linear(a, b);
-        if (a.NumPoints + b.NumPoints > Few && a.EnvelopeInternal.Intersects(b.EnvelopeInternal))
+        if (a.NumPoints + b.NumPoints > Few)
         {
-            Budget.SpendAhead(PerCrossing * CrossingsOf(a, b));
+            Budget.SpendAhead(PerCrossing * CrossingsOf(a.EnvelopeInternal.Intersection(b.EnvelopeInternal), a, b));
         }
     }
 
@@ -56,7 +57,7 @@ internal static class LibraryWork
             return;
         }
         Linear(tangled);
-        Budget.SpendAhead(PerCrossing * CrossingsOf(tangled));
+        Budget.SpendAhead(PerCrossing * CrossingsOf(tangled.EnvelopeInternal, tangled));
     }
 
     /// <summary>Before an edge is moved: vertices near each other give moved edges that cross.</summary>
@@ -85,19 +86,52 @@ internal static class LibraryWork
     internal static void Pairs(NetTopologySuite.Geometries.Geometry a, NetTopologySuite.Geometries.Geometry b) =>
         Budget.SpendAhead((double)a.NumPoints * b.NumPoints / 4);
 
-    private static int CrossingsOf(params ReadOnlySpan<NetTopologySuite.Geometries.Geometry> all)
+    /// <summary>How often edges cross within a box; edges outside of it are passed over.</summary>
+    private static int CrossingsOf(Envelope within, params ReadOnlySpan<NetTopologySuite.Geometries.Geometry> all)
     {
-        var count = new CrossingCount(MostCrossings);
         var strings = new List<ISegmentString>();
+        var vertices = 0;
         foreach (var geometry in all)
         {
             foreach (var line in NetTopologySuite.Geometries.Utilities.LinearComponentExtracter.GetLines(geometry))
             {
-                strings.Add(new BasicSegmentString(line.Coordinates, null));
+                foreach (var stretch in Stretches(line.Coordinates, within))
+                {
+                    vertices += stretch.Length;
+                    strings.Add(new BasicSegmentString(stretch, null));
+                }
             }
         }
+        if (vertices <= Few)
+        {
+            return 0;
+        }
+        var count = new CrossingCount(MostCrossings);
         new MCIndexNoder(count).ComputeNodes(strings);
         return count.IsDone ? throw Budget.Current!.TooMuch() : count.Found;
+    }
+
+    /// <summary>The runs of a line's edges whose boxes meet a box.</summary>
+    private static IEnumerable<Coordinate[]> Stretches(Coordinate[] line, Envelope within)
+    {
+        var first = -1;
+        for (var i = 0; i + 1 < line.Length; i++)
+        {
+            var meets = within.Intersects(line[i], line[i + 1]);
+            if (meets && first < 0)
+            {
+                first = i;
+            }
+            else if (!meets && first >= 0)
+            {
+                yield return line[first..(i + 1)];
+                first = -1;
+            }
+        }
+        if (first >= 0)
+        {
+            yield return line[first..];
+        }
     }
 
     /// <summary>Counts edges that cross in their inside, up to a number.</summary>
@@ -106,6 +140,9 @@ internal static class LibraryWork
         private readonly RobustLineIntersector _lines = new();
 
         internal int Found { get; private set; }
+
+        /// <summary>How often edges touch besides, the ends that neighbours share counted in.</summary>
+        internal int Touches { get; private set; }
 
         public bool IsDone => Found > most;
 
@@ -122,7 +159,11 @@ internal static class LibraryWork
                 e1.Coordinates[segIndex1],
                 e1.Coordinates[segIndex1 + 1]
             );
-            Found += _lines.HasIntersection && _lines.IsProper ? 1 : 0;
+            if (_lines.HasIntersection)
+            {
+                Found += _lines.IsProper ? 1 : 0;
+                Touches += _lines.IsProper ? 0 : 1;
+            }
         }
     }
 }

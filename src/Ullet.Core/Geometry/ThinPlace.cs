@@ -50,10 +50,11 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
         }
         var wide = Moved(core, radius, parameters);
         LibraryWork.Overlay(form, wide);
+        NetTopologySuite.Geometries.Geometry? reach = null;
         foreach (var region in PlaneGeometry.ToRegions(form.Difference(wide)))
         {
             var thin = PlaneGeometry.From([region]);
-            var reach = Moved(wide, 2 * Hair, new BufferParameters());
+            reach ??= Moved(wide, 2 * Hair, new BufferParameters());
             var ends = EndsOf(thin, reach);
             if (ends == 0 || (ends == 1 && !IsTail(region, width)))
             {
@@ -102,6 +103,11 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
         {
             for (var j = i + 1; j < sides.Count; j++)
             {
+                Budget.Spend();
+                if (sides[i].EnvelopeInternal.Distance(sides[j].EnvelopeInternal) >= least)
+                {
+                    continue;
+                }
                 LibraryWork.Pairs(sides[i], sides[j]);
                 least = Math.Min(least, sides[i].Distance(sides[j]));
             }

@@ -70,6 +70,7 @@ public sealed class Budget
         {
             throw own.TooMuch();
         }
+        own._keeper?.Ahead(own, steps);
         Spend((long)steps);
         own.Look();
     }
@@ -120,6 +121,10 @@ public interface IBudgetKeeper
     /// <summary>Returns when the computation may go on; may wait.</summary>
     /// <exception cref="TooMuchException">When it must end.</exception>
     void Look(Budget budget);
+
+    /// <summary>Called before work of so many steps that can't be stopped once it has begun.</summary>
+    /// <exception cref="TooMuchException">When there is no room for it.</exception>
+    void Ahead(Budget budget, double steps);
 }
 
 /// <summary>A computation was given up because it takes too much.</summary>

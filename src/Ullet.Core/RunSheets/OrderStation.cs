@@ -1,4 +1,7 @@
 using System.Collections.Immutable;
+using System.Runtime.InteropServices;
+using System.Security.Cryptography;
+using System.Text;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets;
@@ -24,16 +27,26 @@ public sealed class OrderStation : IStation<OrderInput, OrderFound>
 
     public long Bytes(OrderFound output) => 64 + (4L * output.Order.Length);
 
-    public ContentHash Key(OrderInput input) =>
-        ContentHash.Of(
-            new
-            {
-                Blocks = input.Blocks.Select(block => block.Select(CostOf)),
-                Before = input.Before.Select(earlier => earlier.Order()),
-                input.Wished,
-            },
-            $"order-{Version}"
-        );
+    /// <remarks>Written as bytes rather than as JSON: of a thousand pieces it is a million numbers.</remarks>
+    public ContentHash Key(OrderInput input)
+    {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        hash.AppendData(Encoding.UTF8.GetBytes($"order-{Version}"));
+        foreach (var block in input.Blocks)
+        {
+            hash.AppendData(Encoding.UTF8.GetBytes(string.Join('|', block.Select(CostOf)) + "\n"));
+        }
+        foreach (var earlier in input.Before)
+        {
+            Budget.Spend(1 + earlier.Count);
+            Append(hash, [earlier.Count, .. earlier.Order()]);
+        }
+        Append(hash, [.. input.Wished]);
+        return ContentHash.OfBytes(hash.GetHashAndReset());
+    }
+
+    private static void Append(IncrementalHash hash, ReadOnlySpan<int> numbers) =>
+        hash.AppendData(MemoryMarshal.AsBytes(numbers));
 
     public OrderFound Compute(OrderInput input, CancellationToken cancellation)
     {

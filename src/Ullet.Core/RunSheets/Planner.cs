@@ -147,19 +147,34 @@ public static class Planner
 
     private static OrderFound Searched(OrderInput input) => new OrderStation().Compute(input, CancellationToken.None);
 
+    /// <summary>True when some wait for one another: not all can be taken one after the other (A. B. Kahn, 1962).</summary>
     private static bool Circular(List<IReadOnlyCollection<int>> before)
     {
-        var done = new HashSet<int>();
-        while (
-            Enumerable.Range(0, before.Count).FirstOrDefault(i => !done.Contains(i) && before[i].All(done.Contains), -1)
-                is >= 0
-                    and var next
-        )
+        var waiting = before.Select(earlier => earlier.Count).ToArray();
+        var after = before.Select(_ => new List<int>()).ToArray();
+        for (var i = 0; i < before.Count; i++)
         {
-            Budget.Spend();
-            done.Add(next);
+            Budget.Spend(1 + before[i].Count);
+            foreach (var earlier in before[i])
+            {
+                after[earlier].Add(i);
+            }
         }
-        return done.Count < before.Count;
+        var ready = new Stack<int>(Enumerable.Range(0, before.Count).Where(i => waiting[i] == 0));
+        var done = 0;
+        while (ready.TryPop(out var next))
+        {
+            done++;
+            Budget.Spend(1 + after[next].Count);
+            foreach (var later in after[next])
+            {
+                if (--waiting[later] == 0)
+                {
+                    ready.Push(later);
+                }
+            }
+        }
+        return done < before.Count;
     }
 
     /// <summary>Steps that stay together: a piece's when pieces are finished one by one, else each alone.</summary>

@@ -23,7 +23,6 @@ internal static class Problems
         ["nothing-to-undo"] = StatusCodes.Status409Conflict,
         ["nothing-to-redo"] = StatusCodes.Status409Conflict,
         ["too-large"] = StatusCodes.Status413PayloadTooLarge,
-        ["import-unknown"] = StatusCodes.Status404NotFound,
         ["work-unknown"] = StatusCodes.Status404NotFound,
         ["project-lost"] = StatusCodes.Status404NotFound,
         ["project-whole"] = StatusCodes.Status409Conflict,

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Server.Work;
@@ -9,12 +8,15 @@ internal sealed class WorkKeeper(WorkKind kind, HeavyWork queue, string id, stri
     : IBudgetKeeper,
         IDisposable
 {
-    private readonly Stopwatch _own = Stopwatch.StartNew();
+    /// <summary>About how long a step takes; tells beforehand whether there is time for what can't be stopped.</summary>
+    private static readonly TimeSpan Step = TimeSpan.FromMicroseconds(0.05);
+
+    private readonly TimeSpan _begun = ThreadTime.Now;
     private HeavyWork.Ticket? _ticket;
     private int _looks;
 
     /// <summary>Time of its own so far: waiting for its turn is left out.</summary>
-    internal TimeSpan OwnTime => _own.Elapsed;
+    internal TimeSpan OwnTime => ThreadTime.Now - _begun;
 
     /// <summary>True when somebody asked, at the queue, to end it.</summary>
     internal bool IsCancelled => _ticket?.Cancelled.IsCancellationRequested == true;
@@ -22,7 +24,8 @@ internal sealed class WorkKeeper(WorkKind kind, HeavyWork queue, string id, stri
     public void Look(Budget budget)
     {
         _ticket?.Cancelled.ThrowIfCancellationRequested();
-        if (_own.Elapsed > kind.OwnTime)
+        var own = OwnTime;
+        if (own > kind.OwnTime)
         {
             throw budget.TooMuch();
         }
@@ -37,11 +40,17 @@ internal sealed class WorkKeeper(WorkKind kind, HeavyWork queue, string id, stri
                 )
             );
         }
-        if (_ticket is null && _own.Elapsed > WorkKind.Ordinary)
+        if (_ticket is null && own > WorkKind.Ordinary)
         {
-            _own.Stop();
             _ticket = queue.Enter(id, what, cancellation);
-            _own.Start();
+        }
+    }
+
+    public void Ahead(Budget budget, double steps)
+    {
+        if (OwnTime + (steps * Step) > kind.OwnTime)
+        {
+            throw budget.TooMuch();
         }
     }
 

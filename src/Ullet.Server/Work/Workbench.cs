@@ -14,9 +14,6 @@ public sealed class Workbench(HeavyWork queue, IHttpContextAccessor http)
 
     private TimeSpan _own;
 
-    /// <summary>Time that this request's computations took by themselves, waiting left out.</summary>
-    internal TimeSpan OwnTime => _own;
-
     /// <summary>Computes something.</summary>
     /// <param name="kind">What it may take.</param>
     /// <param name="what">What is computed, to begin a sentence: "Reading this drawing".</param>
@@ -39,15 +36,25 @@ public sealed class Workbench(HeavyWork queue, IHttpContextAccessor http)
         }
         finally
         {
-            _own += keeper.OwnTime;
-            if (context is { Response.HasStarted: false })
+            Note(context, keeper.OwnTime);
+        }
+    }
+
+    /// <summary>Tells in the answer, also in one that refuses, how long its computations took by themselves.</summary>
+    private void Note(HttpContext? context, TimeSpan took)
+    {
+        if (_own == TimeSpan.Zero && context is { Response.HasStarted: false } own)
+        {
+            own.Response.OnStarting(() =>
             {
-                context.Response.Headers["Server-Timing"] = string.Create(
+                own.Response.Headers["Server-Timing"] = string.Create(
                     CultureInfo.InvariantCulture,
                     $"own;dur={_own.TotalMilliseconds:0.0}"
                 );
-            }
+                return Task.CompletedTask;
+            });
         }
+        _own += took;
     }
 
     private static string IdOf(HttpContext? context) =>
