@@ -40,6 +40,10 @@ internal static class RequestDoors
             var mutations = new Mutations(unchecked((seed * 7919) + begun));
             await Project(sender, tally, openApi!, shelf[begun % shelf.Count], mutations, $"seed {seed}, project {begun}");
         }
+        if (!tally.Holds)
+        {
+            Console.WriteLine(server.Log);
+        }
         server.Kill();
         Directory.Delete(data, recursive: true);
         return tally;

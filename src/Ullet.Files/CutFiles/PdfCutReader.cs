@@ -41,7 +41,7 @@ public static partial class PdfCutReader
             .GroupBy(match => match.Groups["id"].Value, StringComparer.Ordinal)
             .ToDictionary(same => same.Key, same => same.First(), StringComparer.Ordinal);
         var pages = ImmutableArray.CreateBuilder<PdfCutPage>();
-        foreach (var id in PageIds(text))
+        foreach (var id in PageIds(text, objects))
         {
             if (!objects.TryGetValue(id, out var page))
             {
@@ -87,11 +87,35 @@ public static partial class PdfCutReader
                 StringComparer.Ordinal
             );
 
-    private static IEnumerable<string> PageIds(string text) =>
-        Kids()
-            .Matches(text)
-            .SelectMany(match => Reference().Matches(match.Groups["ids"].Value))
-            .Select(match => match.Groups["id"].Value);
+    /// <summary>The pages in their order: of many pages a PDF makes a tree.</summary>
+    private static IEnumerable<string> PageIds(string text, Dictionary<string, Match> objects)
+    {
+        var roots = objects
+            .Where(pair => IsNode(Body(text, pair.Value)) && !Body(text, pair.Value).Contains("/Parent", StringComparison.Ordinal))
+            .Select(pair => pair.Key);
+        var open = new Stack<string>(roots);
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        while (open.TryPop(out var id))
+        {
+            var body = objects.TryGetValue(id, out var found) ? Body(text, found) : "";
+            if (!seen.Add(id))
+            {
+                continue;
+            }
+            if (!IsNode(body))
+            {
+                yield return id;
+                continue;
+            }
+            var kids = Reference().Matches(Kids().Match(body).Groups["ids"].Value);
+            foreach (var kid in kids.Reverse())
+            {
+                open.Push(kid.Groups["id"].Value);
+            }
+        }
+    }
+
+    private static bool IsNode(string body) => body.Contains("/Type /Pages", StringComparison.Ordinal);
 
     private static string Body(string text, Match start)
     {

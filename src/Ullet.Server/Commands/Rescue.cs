@@ -8,8 +8,8 @@ using Ullet.Server.Hosting;
 namespace Ullet.Server.Commands;
 
 /// <summary>"rescue": copies every project that can still be read out of a damaged database, each as a project file.</summary>
-/// <remarks>Works on a copy of the database's files, so the damaged one stays as it is. Every row is asked for by its number, so
-/// that a damaged page takes only its own rows away.</remarks>
+/// <remarks>Works on a copy of the database's files, so the damaged one stays as it is. Tables that SQLite can't go
+/// through are read page by page, so that a damaged page takes only its own rows away.</remarks>
 internal static class Rescue
 {
     private static readonly string[] Companions = ["", "-wal", "-journal"];
@@ -56,17 +56,31 @@ internal static class Rescue
             {
                 File.Copy(file + ending, copy + ending);
             }
+            var pages = new SqlitePages(File.ReadAllBytes(copy), Log(copy + "-wal"));
             using var connection = new SqliteConnection($"Data Source={copy};Pooling=False");
-            connection.Open();
-            return Projects(new RescuedRows(connection), folder, says);
-        }
-        catch (SqliteException)
-        {
-            return (0, 0);
+            return Projects(new RescuedRows(Opened(connection), pages), folder, says);
         }
         finally
         {
             Directory.Delete(work, recursive: true);
+        }
+    }
+
+    private static byte[] Log(string file) => File.Exists(file) ? File.ReadAllBytes(file) : [];
+
+    /// <summary>The database open, or an empty one where SQLite can't open it at all.</summary>
+    private static SqliteConnection Opened(SqliteConnection connection)
+    {
+        try
+        {
+            connection.Open();
+            return connection;
+        }
+        catch (SqliteException)
+        {
+            var none = new SqliteConnection("Data Source=:memory:");
+            none.Open();
+            return none;
         }
     }
 

@@ -5,121 +5,101 @@ using Ullet.Server.Documents;
 
 namespace Ullet.Server.Commands;
 
-/// <summary>Rows of a damaged database, one by one; what can't be read is passed over.</summary>
-internal sealed class RescuedRows(SqliteConnection connection)
+/// <summary>Projects, states and files of a damaged database, as far as their rows can be read.</summary>
+internal sealed class RescuedRows
 {
-    /// <summary>Every project that is known, by id and title: from its own row, else from its revisions.</summary>
-    internal IEnumerable<(string Id, string Title)> Projects()
-    {
-        var titles = new Dictionary<string, string>(StringComparer.Ordinal);
-        foreach (var row in Rows("Projects", "Id, Title"))
-        {
-            titles[(string)row[0]] = (string)row[1];
-        }
-        foreach (var row in Rows("Revisions", "ProjectId"))
-        {
-            titles.TryAdd((string)row[0], "Project " + row[0]);
-        }
-        return titles.Select(pair => (pair.Key, pair.Value));
-    }
+    private readonly Dictionary<string, (string Title, long Head)> _projects = new(StringComparer.Ordinal);
+    private readonly List<(long Id, string ProjectId, byte[] Snapshot)> _states = [];
+    private readonly Dictionary<string, (string Kind, byte[] Bytes)> _assets = new(StringComparer.Ordinal);
 
-    /// <summary>The head of a project, or the newest state of it that can be read; null for none.</summary>
-    internal (Project Project, bool IsHead)? Newest(string projectId)
+    /// <param name="connection">The database, as far as SQLite opens it.</param>
+    /// <param name="pages">Its pages, for tables that SQLite can't go through.</param>
+    internal RescuedRows(SqliteConnection connection, SqlitePages pages)
     {
-        var head = Rows("Projects", "Id, HeadId").Where(row => (string)row[0] == projectId).Select(row => (long)row[1]);
-        var first = head.FirstOrDefault(-1);
-        var others = Rows("Revisions", "ProjectId, Id")
-            .Where(row => (string)row[0] == projectId)
-            .Select(row => (long)row[1])
-            .OrderDescending();
-        foreach (var id in others.Prepend(first).Distinct())
+        foreach (var row in Table(connection, "Projects") ?? pages.Rows(columns: 6))
         {
-            var snapshot = One($"SELECT Snapshot FROM Revisions WHERE Id = {id}");
-            if (snapshot is [byte[] packed] && Snapshot.TryUnpack(packed, out var project, out _))
+            if (row is [_, string { Length: 32 } id, string title, long head, long, long, null])
             {
-                return (project!, id == first);
+                _projects[id] = (title, head);
             }
         }
-        return null;
-    }
-
-    /// <summary>The fonts and pictures that a project names, as far as they can be read.</summary>
-    internal List<ProjectAsset> AssetsOf(Project project)
-    {
-        var assets = new List<ProjectAsset>();
-        foreach (var row in Rows("Assets", "Sha256, Kind"))
+        foreach (var row in Table(connection, "Revisions") ?? pages.Rows(columns: 6))
         {
-            var (hash, kind) = ((string)row[0], (string)row[1]);
-            if (
-                AssetNames.KindIn(project, hash, kind) is { } own
-                && One($"SELECT Bytes FROM Assets WHERE Sha256 = '{hash}'") is [byte[] bytes]
-            )
+            if (row is [long id, _, string { Length: 32 } owner, long or null, string, long, byte[] snapshot])
             {
-                assets.Add(new ProjectAsset(hash, own, bytes));
+                _states.Add((id, owner, snapshot));
             }
         }
-        return assets;
+        foreach (var row in Table(connection, "Assets") ?? pages.Rows(columns: 4))
+        {
+            if (row is [_, string { Length: 64 } hash, string kind, byte[] bytes, long])
+            {
+                _assets[hash] = (kind, bytes);
+            }
+        }
     }
 
-    /// <summary>A table's rows by their numbers; from the first to the highest that is known.</summary>
-    private List<object[]> Rows(string table, string columns)
+    /// <summary>All rows of a table, the row's number first; null when SQLite can't go through it.</summary>
+    private static List<object?[]>? Table(SqliteConnection connection, string name)
     {
-        var rows = new List<object[]>();
         try
         {
             using var command = connection.CreateCommand();
-            command.CommandText = $"SELECT {columns} FROM {table}";
+            command.CommandText = $"SELECT rowid, * FROM \"{name}\"";
             using var reader = command.ExecuteReader();
+            var rows = new List<object?[]>();
             while (reader.Read())
             {
                 var row = new object[reader.FieldCount];
                 reader.GetValues(row);
-                rows.Add(row);
+                rows.Add([.. row.Select(value => value is DBNull ? null : value)]);
             }
             return rows;
-        }
-        catch (SqliteException)
-        {
-            // Not as a whole; then one by one.
-        }
-        var known = rows.Count;
-        for (var number = Highest(table); number > 0; number--)
-        {
-            if (One($"SELECT {columns} FROM {table} WHERE rowid = {number}") is { } row)
-            {
-                rows.Add(row);
-            }
-        }
-        return known == 0 ? rows : [.. rows.DistinctBy(row => string.Join('\n', row))];
-    }
-
-    private long Highest(string table) =>
-        (One($"SELECT seq FROM sqlite_sequence WHERE name = '{table}'") ?? One($"SELECT max(rowid) FROM {table}"))
-            is [long number]
-            ? number
-            : MostGuessed;
-
-    /// <summary>How many rows are tried where no number is known.</summary>
-    private const long MostGuessed = 20_000;
-
-    private object[]? One(string sql)
-    {
-        try
-        {
-            using var command = connection.CreateCommand();
-            command.CommandText = sql;
-            using var reader = command.ExecuteReader();
-            if (!reader.Read())
-            {
-                return null;
-            }
-            var row = new object[reader.FieldCount];
-            reader.GetValues(row);
-            return row;
         }
         catch (SqliteException)
         {
             return null;
         }
     }
+
+    /// <summary>Every project that is known, by id and title: from its own row, else from its states.</summary>
+    internal IEnumerable<(string Id, string Title)> Projects() =>
+        _projects
+            .Select(pair => (pair.Key, pair.Value.Title))
+            .Concat(
+                _states
+                    .Select(state => state.ProjectId)
+                    .Distinct()
+                    .Where(id => !_projects.ContainsKey(id))
+                    .Select(id => (id, "A project whose name is lost"))
+            );
+
+    /// <summary>The head of a project, or the newest state of it that can be read; null for none.</summary>
+    internal (Project Project, bool IsHead)? Newest(string projectId)
+    {
+        var head = _projects.TryGetValue(projectId, out var known) ? known.Head : -1;
+        var states = _states
+            .Where(state => state.ProjectId == projectId)
+            .OrderByDescending(state => state.Id == head)
+            .ThenByDescending(state => state.Id);
+        foreach (var (id, _, snapshot) in states)
+        {
+            if (Snapshot.TryUnpack(snapshot, out var project, out _))
+            {
+                return (project!, id == head);
+            }
+        }
+        return null;
+    }
+
+    /// <summary>The fonts and pictures that a project names, as far as they can be read.</summary>
+    internal List<ProjectAsset> AssetsOf(Project project) =>
+        [
+            .. _assets
+                .Select(pair =>
+                    (pair.Key, Kind: AssetNames.KindIn(project, pair.Key, pair.Value.Kind), pair.Value.Bytes)
+                )
+                .Where(asset => asset.Kind is not null)
+                .Select(asset => new ProjectAsset(asset.Key, asset.Kind!, asset.Bytes)),
+        ];
 }

@@ -9,6 +9,9 @@ internal sealed class DataFolder : IDisposable
 {
     internal const string LockName = "ullet.lock";
 
+    /// <summary>Says who holds the folder: a locked file can't be read by others.</summary>
+    private const string OwnerName = "ullet.running";
+
     /// <summary>"No space left on device", as Unix and .NET number it.</summary>
     private const int NoSpace = 28;
 
@@ -36,16 +39,17 @@ internal sealed class DataFolder : IDisposable
         try
         {
             var hold = new FileStream(file, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
-            return new DataFolder(path, Signed(hold, path));
+            Sign(hold, path);
+            return new DataFolder(path, hold);
         }
         catch (UnauthorizedAccessException wrong)
         {
             throw Unwritable(path, wrong);
         }
-        catch (IOException wrong) when (!IsNoSpace(wrong) && !IsReadOnly(wrong) && Owner(file) is { } owner)
+        catch (IOException wrong) when (!IsNoSpace(wrong) && !IsReadOnly(wrong) && File.Exists(file))
         {
             throw new StartException(
-                $"Another Ullet ({owner}) uses the data in {path}. Close it first, or start this one with another folder (--data DIR)."
+                $"Another Ullet ({Owner(path)}) uses the data in {path}. Close it first, or start this one with another folder (--data DIR)."
             );
         }
         catch (IOException wrong)
@@ -95,6 +99,7 @@ internal sealed class DataFolder : IDisposable
     {
         try
         {
+            File.Delete(System.IO.Path.Combine(Path, OwnerName));
             File.Delete(System.IO.Path.Combine(Path, LockName));
         }
         catch (Exception wrong) when (wrong is IOException or UnauthorizedAccessException)
@@ -104,39 +109,37 @@ internal sealed class DataFolder : IDisposable
         _lock.Dispose();
     }
 
-    private static FileStream Signed(FileStream hold, string path)
+    private static void Sign(FileStream hold, string path)
     {
         try
         {
-            var words = string.Create(
-                CultureInfo.InvariantCulture,
-                $"process {Environment.ProcessId}, since {DateTime.Now:yyyy-MM-dd HH:mm}"
+            File.WriteAllText(
+                System.IO.Path.Combine(path, OwnerName),
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"process {Environment.ProcessId}, since {DateTime.Now:yyyy-MM-dd HH:mm}"
+                )
             );
-            hold.SetLength(0);
-            hold.Write(System.Text.Encoding.UTF8.GetBytes(words));
-            hold.Flush();
-            return hold;
         }
-        catch (IOException wrong)
+        catch (Exception wrong) when (wrong is IOException or UnauthorizedAccessException)
         {
             hold.Dispose();
             throw Unwritable(path, wrong);
         }
     }
 
-    /// <summary>Who holds the folder; null when nobody does.</summary>
-    private static string? Owner(string file)
+    /// <summary>Who holds the folder, as it says itself.</summary>
+    private static string Owner(string path)
     {
         try
         {
-            using var reader = new StreamReader(
-                new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete)
-            );
-            return reader.ReadToEnd() is { Length: > 0 } words ? words : "one that has just started";
+            return File.ReadAllText(System.IO.Path.Combine(path, OwnerName)) is { Length: > 0 } words
+                ? words
+                : "just started";
         }
         catch (Exception wrong) when (wrong is IOException or UnauthorizedAccessException)
         {
-            return null;
+            return "just started";
         }
     }
 }

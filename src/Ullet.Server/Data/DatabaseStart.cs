@@ -123,7 +123,8 @@ internal static class DatabaseStart
                 $"{file} is empty, as no start of Ullet leaves it. Put your backup in its place, or move it away to begin a new shelf."
             ),
             DatabaseState.Foreign => new StartException(
-                $"{file} is not a database of Ullet's. Move it away, or choose another folder (--data DIR)."
+                $"{file} is not a database of Ullet's. Move it away, or choose another folder (--data DIR); if it was yours and is damaged, "
+                    + $"./ullet rescue --data {dataFolder} copies out what can still be read."
             ),
             DatabaseState.Newer => new StartException(
                 $"{file} was made by a newer Ullet. Bring Ullet up to date, or choose another folder (--data DIR)."

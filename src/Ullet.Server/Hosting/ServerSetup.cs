@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.EntityFrameworkCore;
 using Scalar.AspNetCore;
 using Serilog;
+using Serilog.Events;
 using Ullet.Core.Drawings;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Lettering;
@@ -35,6 +36,8 @@ internal static class ServerSetup
             (_, log) =>
                 log
                     .MinimumLevel.Warning()
+                    // What keeps a start from going on is told in one sentence, see Listening.
+                    .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
                     .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}")
         );
         var options = ServerOptions.From(builder.Configuration);

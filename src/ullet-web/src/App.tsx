@@ -1,6 +1,7 @@
 import { Navigate, Route, Routes } from "react-router";
 import { ProjectFrame } from "./frame/ProjectFrame";
 import { MessageBar } from "./parts/MessageBar";
+import { WorkBar } from "./parts/WorkBar";
 import { CutterRoom } from "./rooms/cutter/CutterRoom";
 import { CuttingTable } from "./rooms/cutting/CuttingTable";
 import { PacketRoom } from "./rooms/packet/PacketRoom";
@@ -26,6 +27,7 @@ export function App() {
         </Route>
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
+      <WorkBar />
       <MessageBar />
     </>
   );

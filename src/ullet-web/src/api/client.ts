@@ -1,5 +1,6 @@
 import createClient from "openapi-fetch";
 import type { components, paths } from "./schema.generated";
+import { fetchNamed } from "./work";
 
 /** What the server says when it refuses: a sentence, a stable code and the place. */
 export class Refused extends Error {
@@ -12,7 +13,7 @@ export class Refused extends Error {
   }
 }
 
-const client = createClient<paths>({ baseUrl: "" });
+const client = createClient<paths>({ baseUrl: "", fetch: fetchNamed });
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
@@ -34,14 +35,14 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
 
 /** Fetches a file as it would be downloaded. */
 export async function fetchFile(url: string, signal?: AbortSignal): Promise<ArrayBuffer> {
-  const response = await fetch(url, { signal });
+  const response = await fetchNamed(new Request(url, { signal }));
   if (!response.ok) throw refusal(await response.json().catch(() => null));
   return response.arrayBuffer();
 }
 
 /** Fetches a file and hands it to the browser to save, under the name that the server gives it. */
 export async function saveFile(url: string): Promise<void> {
-  const response = await fetch(url);
+  const response = await fetchNamed(new Request(url));
   if (!response.ok) throw refusal(await response.json().catch(() => null));
   const link = document.createElement("a");
   link.href = URL.createObjectURL(await response.blob());
@@ -70,7 +71,7 @@ export function importFile(file: File): Promise<ImportPreview> {
 
 /** Posts to an address and gives the answer, or the server's sentence as an error. */
 export async function postTo<T>(url: string, request: RequestInit = {}): Promise<T> {
-  const response = await fetch(url, { ...request, method: "POST" });
+  const response = await fetchNamed(new Request(url, { ...request, method: "POST" }));
   if (!response.ok) throw refusal(await response.json().catch(() => null));
   return (await response.json()) as T;
 }
@@ -154,6 +155,7 @@ export type Unit = Schemas["LengthUnit"];
 export type Catalogue = Schemas["Catalogue"];
 export type NumberRange = Schemas["NumberRange"];
 export type ShelfItem = Schemas["ShelfItem"];
+export type RoomUsed = Schemas["RoomUsed"];
 export type LineSettings = Schemas["LineSettings"];
 export type Letter = Schemas["LetterDto"];
 export type Clip = Schemas["Clip"];

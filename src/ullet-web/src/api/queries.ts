@@ -4,6 +4,7 @@ import { answered, api } from "./client";
 
 export const keys = {
   shelf: ["shelf"] as const,
+  room: ["room"] as const,
   scene: (id: string) => ["scene", id] as const,
   form: (id: string, elementId: string, head: number) => ["form", id, elementId, head] as const,
   map: (id: string, kind: string, head: number) => ["map", id, kind, head] as const,
@@ -16,6 +17,11 @@ export const keys = {
 /** All projects, newest first. */
 export function useShelf() {
   return useQuery({ queryKey: keys.shelf, queryFn: () => answered(api.GET("/api/projects")) });
+}
+
+/** What takes room in the data folder. */
+export function useRoom() {
+  return useQuery({ queryKey: keys.room, queryFn: () => answered(api.GET("/api/room")), staleTime: 0 });
 }
 
 /** What is drawn of a project's head. */

@@ -5,6 +5,7 @@ import { answered, api, Refused, type ShelfItem } from "../../api/client";
 import { keys } from "../../api/queries";
 import { IconButton } from "../../parts/IconButton";
 import { say } from "../../state/messages";
+import { DamagedCard } from "./DamagedCard";
 
 /** One project: its picture, name and hoop. */
 export function ProjectCard({ item }: { item: ShelfItem }) {
@@ -29,6 +30,19 @@ export function ProjectCard({ item }: { item: ShelfItem }) {
       () => say(`${item.title} lies in the bin for 30 days.`, "note", { label: "Put it back", run: restore }),
     );
 
+  if (item.damage)
+    return (
+      <DamagedCard
+        item={{ ...item, damage: item.damage }}
+        onRemove={remove}
+        onRecover={() =>
+          void change(
+            () => answered(api.POST("/api/projects/{id}/recover", path)),
+            () => say(`${item.title} is back in its last readable state.`),
+          )
+        }
+      />
+    );
   return (
     <li className="group overflow-hidden rounded-card border border-line bg-white focus-within:border-indigo hover:border-field">
       <Link to={`/p/${item.id}/wall`} className="block">

@@ -10,6 +10,8 @@ import { say } from "../../state/messages";
 import { NewProjectPanel } from "./NewProjectPanel";
 import { PatternPanel } from "./PatternPanel";
 import { ProjectCard } from "./ProjectCard";
+import { RoomLine } from "./RoomLine";
+import { RoomPanel } from "./RoomPanel";
 
 /** All projects as pictures. */
 export function Shelf() {
@@ -19,6 +21,7 @@ export function Shelf() {
   const chooser = useRef<HTMLInputElement>(null);
   const [asking, setAsking] = useState(false);
   const [choosing, setChoosing] = useState(false);
+  const [clearing, setClearing] = useState(false);
 
   useEffect(() => {
     document.title = "Shelf · Ullet";
@@ -94,7 +97,9 @@ export function Shelf() {
             <ProjectCard key={item.id} item={item} />
           ))}
         </ul>
+        <RoomLine onOpen={() => setClearing(true)} />
       </main>
+      {clearing ? <RoomPanel onClose={() => setClearing(false)} /> : null}
       {choosing ? <PatternPanel onClose={() => setChoosing(false)} /> : null}
       <NewProjectPanel open={asking} onOpenChange={setAsking} />
     </div>
