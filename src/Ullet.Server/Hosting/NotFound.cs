@@ -3,7 +3,8 @@ using Ullet.Core.Pipeline;
 
 namespace Ullet.Server.Hosting;
 
-/// <summary>Answers what no endpoint took: 405 where the address is one of ours and only the method is not, else 404.</summary>
+/// <summary>Answers what no endpoint took: 405 where the address is one of ours and only the method is not, 415
+/// where only the type of what was sent is not, else 404.</summary>
 internal static class NotFound
 {
     internal static void Map(WebApplication app) =>
@@ -19,6 +20,19 @@ internal static class NotFound
                             http,
                             new Refusal("address-unknown", path, $"There is nothing at {path}."),
                             StatusCodes.Status404NotFound
+                        );
+                        return;
+                    }
+                    if (methods.Contains(http.Request.Method))
+                    {
+                        await Safety.Refuse(
+                            http,
+                            new Refusal(
+                                "media-type",
+                                "Content-Type",
+                                $"What was sent to {path} is not of the type that is taken there."
+                            ),
+                            StatusCodes.Status415UnsupportedMediaType
                         );
                         return;
                     }

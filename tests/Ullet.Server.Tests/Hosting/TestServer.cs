@@ -2,6 +2,7 @@ using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Ullet.Server.Tests.Hosting;
 
@@ -11,10 +12,14 @@ public sealed class TestServer : IDisposable
     private readonly WebApplicationFactory<Program> _factory;
 
     public TestServer()
+        : this(_ => { }) { }
+
+    /// <param name="change">Changes the server's services.</param>
+    internal TestServer(Action<IServiceCollection> change)
     {
         DataFolder = Directory.CreateTempSubdirectory("ullet-test-").FullName;
         _factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
-            host.UseSetting("data", DataFolder).UseSetting("demo", "true")
+            host.UseSetting("data", DataFolder).UseSetting("demo", "true").ConfigureServices(change)
         );
         Client = _factory.CreateClient();
     }
