@@ -222,6 +222,15 @@ internal sealed class Visitor : IDisposable
         WaitUntilIdle();
     }
 
+    /// <summary>Ticks a box by the words in its label.</summary>
+    internal void CheckBox(string words)
+    {
+        _driver
+            .FindElement(By.XPath($"//label[contains(normalize-space(.), '{words}')]/input[@type='checkbox']"))
+            .Click();
+        WaitUntilIdle();
+    }
+
     internal void Check(string label)
     {
         Field(label).Click();

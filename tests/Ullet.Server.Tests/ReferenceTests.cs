@@ -11,7 +11,7 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
     public async Task Health_SaysOkAndTheVersion()
     {
         var health = await server.Get("/api/health");
-        Assert.Equal(("ok", "0.6.0"), ((string)health["status"]!, (string)health["version"]!));
+        Assert.Equal(("ok", "0.6.1"), ((string)health["status"]!, (string)health["version"]!));
     }
 
     [Fact]

@@ -32,9 +32,13 @@ internal static class CrowdDoors
         await slow;
         if (beside > MostRatio * alone)
         {
-            tally.Fault($"p95 {beside:0} ms beside the slow edit, {alone:0} ms without: {beside / alone:0.0} times, {MostRatio} asked");
+            tally.Fault(
+                $"p95 {beside:0} ms beside the slow edit, {alone:0} ms without: {beside / alone:0.0} times, {MostRatio} asked"
+            );
         }
-        Console.WriteLine($"         p95 {alone:0} ms alone, {beside:0} ms beside the slow edit: {beside / alone:0.00} of {MostRatio} times");
+        Console.WriteLine(
+            $"         p95 {alone:0} ms alone, {beside:0} ms beside the slow edit: {beside / alone:0.00} of {MostRatio} times"
+        );
         server.Kill();
         Directory.Delete(data, recursive: true);
         return tally;

@@ -30,7 +30,10 @@ internal static class DoorsBench
         var holds = true;
         foreach (var part in parts.Where(part => whole || args.Length == 0 || part.Name == args[0]))
         {
-            var count = !whole && args.Length > 1 ? int.Parse(args[1]) : whole ? part.Whole : part.Short;
+            var count =
+                !whole && args.Length > 1 ? int.Parse(args[1])
+                : whole ? part.Whole
+                : part.Short;
             var tally = await part.Run(count, !whole && args.Length > 2 ? int.Parse(args[2]) : UsualSeed);
             Console.WriteLine(tally);
             holds &= tally.Holds;
@@ -43,7 +46,8 @@ internal static class DoorsBench
         var folder = AppContext.BaseDirectory;
         while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
         {
-            folder = Path.GetDirectoryName(folder) ?? throw new InvalidOperationException("The repository was not found.");
+            folder =
+                Path.GetDirectoryName(folder) ?? throw new InvalidOperationException("The repository was not found.");
         }
         return folder;
     }

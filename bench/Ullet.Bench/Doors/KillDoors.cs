@@ -34,7 +34,15 @@ internal static class KillDoors
                 (id, title) = ((string)(await made.Content.ReadFromJsonAsync<JsonObject>())!["id"]!, "Kill plot");
             }
             using var after = new CancellationTokenSource();
-            var work = Work(client, id, $"Kill plot {i}", known => title = known, after.Token);
+            // A young server compiles its code while it answers for the first time; the kill comes some time after that.
+            var first = new TaskCompletionSource();
+            void Answered(string known)
+            {
+                title = known;
+                first.TrySetResult();
+            }
+            var work = Work(client, id, $"Kill plot {i}", Answered, after.Token);
+            await Task.WhenAny(first.Task, work);
             await Task.Delay(random.Next(120));
             server.Kill();
             await after.CancelAsync();
@@ -46,7 +54,13 @@ internal static class KillDoors
 
     /// <summary>Edits, imports and exports until the server is gone; each title that was answered is told. One that was sent when it
     /// went may be there or not.</summary>
-    private static async Task Work(HttpClient client, string id, string stem, Action<string> answered, CancellationToken gone)
+    private static async Task Work(
+        HttpClient client,
+        string id,
+        string stem,
+        Action<string> answered,
+        CancellationToken gone
+    )
     {
         try
         {
@@ -64,7 +78,13 @@ internal static class KillDoors
                 using var export = await client.GetAsync($"/api/projects/{id}/project.ullet", gone);
             }
         }
-        catch (Exception wrong) when (wrong is HttpRequestException or OperationCanceledException or IOException)
+        catch (Exception wrong)
+            when (wrong
+                    is HttpRequestException
+                        or OperationCanceledException
+                        or IOException
+                        or System.Text.Json.JsonException
+            )
         {
             // It was killed, as it was meant to be.
         }

@@ -40,10 +40,16 @@ internal static class LongUse
             }
             await sender.Send(HttpMethod.Get, $"/api/projects/{id}/{Paths[random.Next(Paths.Length)]}", null, id);
             var share = watch.Elapsed / time;
-            (share is > 1.0 / 6 and < 1.0 / 3 ? early : share > 5.0 / 6 ? late : []).Add(server.Memory);
+            (
+                share is > 1.0 / 6 and < 1.0 / 3 ? early
+                : share > 5.0 / 6 ? late
+                : []
+            ).Add(server.Memory);
         }
         var growth = late.Average() / early.Average();
-        Console.WriteLine($"         memory {early.Average() / 1e6:0} MB early, {late.Average() / 1e6:0} MB late: {growth:0.00} of {MostGrowth} times");
+        Console.WriteLine(
+            $"         memory {early.Average() / 1e6:0} MB early, {late.Average() / 1e6:0} MB late: {growth:0.00} of {MostGrowth} times"
+        );
         if (server.IsDead || growth > MostGrowth)
         {
             tally.Fault($"Memory grew to {growth:0.00} times; {MostGrowth} asked");

@@ -38,7 +38,14 @@ internal static class RequestDoors
                 break;
             }
             var mutations = new Mutations(unchecked((seed * 7919) + begun));
-            await Project(sender, tally, openApi!, shelf[begun % shelf.Count], mutations, $"seed {seed}, project {begun}");
+            await Project(
+                sender,
+                tally,
+                openApi!,
+                shelf[begun % shelf.Count],
+                mutations,
+                $"seed {seed}, project {begun}"
+            );
         }
         if (!tally.Holds)
         {
@@ -78,7 +85,11 @@ internal static class RequestDoors
             var edit = values.Make(kind, mutations.Random.Next(2) == 0 ? 1000 : 12);
             var body = new JsonObject { ["head"] = head, ["edit"] = edit }.ToJsonString();
             var preview = mutations.Random.Next(6) == 0 ? "?preview=true" : "";
-            var answer = await sender.Json($"/api/projects/{id}/edits{preview}", body, $"{place}, edit {i}: {Short(body)}");
+            var answer = await sender.Json(
+                $"/api/projects/{id}/edits{preview}",
+                body,
+                $"{place}, edit {i}: {Short(body)}"
+            );
             if (answer.Status == 200)
             {
                 head = (long)JsonNode.Parse(answer.Body)!["head"]!;
@@ -92,7 +103,12 @@ internal static class RequestDoors
     }
 
     /// <summary>The ids of a project that must open.</summary>
-    private static async Task<(string[] Elements, string[] Cloths, string[] Threads)> Ids(Sender sender, Tally tally, string id, string place)
+    private static async Task<(string[] Elements, string[] Cloths, string[] Threads)> Ids(
+        Sender sender,
+        Tally tally,
+        string id,
+        string place
+    )
     {
         var (status, body) = await sender.Send(HttpMethod.Get, $"/api/projects/{id}", null, place);
         var (drawn, _) = await sender.Send(HttpMethod.Get, $"/api/projects/{id}/scene", null, place);

@@ -7,7 +7,25 @@ internal sealed class SchemaValues(JsonObject openApi, Mutations mutations)
 {
     private const int Deepest = 9;
 
-    private static readonly double[] Numbers = [0, 1, -1, 2, 3.5, 12, 40, 100, 999, 1999, -2000, 1e5, 1e9, 0.001, 24, 2_000_000_000];
+    private static readonly double[] Numbers =
+    [
+        0,
+        1,
+        -1,
+        2,
+        3.5,
+        12,
+        40,
+        100,
+        999,
+        1999,
+        -2000,
+        1e5,
+        1e9,
+        0.001,
+        24,
+        2_000_000_000,
+    ];
 
     private readonly JsonObject _schemas = openApi["components"]!["schemas"]!.AsObject();
 
@@ -47,7 +65,9 @@ internal sealed class SchemaValues(JsonObject openApi, Mutations mutations)
             "string" => Text(name),
             "boolean" => Random.Next(2) == 0,
             "integer" => (long)Numbers[Random.Next(Numbers.Length)],
-            "number" => Random.Next(3) == 0 ? Math.Round((Random.NextDouble() * 120) - 60, 2) : Numbers[Random.Next(Numbers.Length)],
+            "number" => Random.Next(3) == 0
+                ? Math.Round((Random.NextDouble() * 120) - 60, 2)
+                : Numbers[Random.Next(Numbers.Length)],
             _ => null,
         };
     }
@@ -77,7 +97,8 @@ internal sealed class SchemaValues(JsonObject openApi, Mutations mutations)
         name.EndsWith("Id", StringComparison.Ordinal) || name.EndsWith("Ids", StringComparison.Ordinal) || name == "id"
             ? Id(name)
         : name.Contains("olour", StringComparison.Ordinal) ? "#3a7b2c"
-        : name.Contains("Key", StringComparison.Ordinal) || name == "after" ? $"{Id("elementId")}.{(Random.Next(2) == 0 ? "cover" : "lay")}.0"
+        : name.Contains("Key", StringComparison.Ordinal) || name == "after"
+            ? $"{Id("elementId")}.{(Random.Next(2) == 0 ? "cover" : "lay")}.0"
         : Random.Next(6) == 0 ? mutations.Word()
         : "Plot " + Random.Next(30);
 

@@ -8,7 +8,12 @@ internal sealed class Sender(Uri address, Tally tally) : IDisposable
 {
     private readonly HttpClient _client = new() { BaseAddress = address, Timeout = TimeSpan.FromSeconds(100) };
 
-    internal async Task<(int Status, byte[] Body)> Send(HttpMethod method, string path, HttpContent? content, string input)
+    internal async Task<(int Status, byte[] Body)> Send(
+        HttpMethod method,
+        string path,
+        HttpContent? content,
+        string input
+    )
     {
         using var request = new HttpRequestMessage(method, path) { Content = content };
         try
@@ -40,12 +45,7 @@ internal sealed class Sender(Uri address, Tally tally) : IDisposable
 
     private static double Own(HttpResponseMessage answer) =>
         answer.Headers.TryGetValues("Server-Timing", out var values)
-        && double.TryParse(
-            values.First().Split('=')[^1],
-            NumberStyles.Float,
-            CultureInfo.InvariantCulture,
-            out var own
-        )
+        && double.TryParse(values.First().Split('=')[^1], NumberStyles.Float, CultureInfo.InvariantCulture, out var own)
             ? own
             : 0;
 }

@@ -43,7 +43,10 @@ internal sealed class Tally(string name)
 
     public override string ToString()
     {
-        var counts = string.Join(", ", _statuses.OrderBy(pair => pair.Key).Select(pair => $"{pair.Value:N0} × {pair.Key}"));
+        var counts = string.Join(
+            ", ",
+            _statuses.OrderBy(pair => pair.Key).Select(pair => $"{pair.Value:N0} × {pair.Key}")
+        );
         var head = $"{(Holds ? "holds   " : "BREACHED")} {name}: {counts}; slowest {_slowest:0} ms of its own";
         return string.Join("\n         ", _faults.Take(Shown).Prepend(head));
     }

@@ -122,7 +122,9 @@ public static class DocumentCheck
             ("numbers of its pattern", project.Pattern?.Numbers.Length ?? 0, DocumentLimits.MostFillIns),
             ("fill-ins", project.Pattern?.FillIns.Length ?? 0, DocumentLimits.MostFillIns),
         };
-        return counts.Where(each => each.Count > each.Most).Select(each => TooMany("", each.What, each.Count, each.Most));
+        return counts
+            .Where(each => each.Count > each.Most)
+            .Select(each => TooMany("", each.What, each.Count, each.Most));
     }
 
     internal static Breach TooMany(string owner, string what, int count, int most) =>

@@ -19,7 +19,9 @@ internal static class DocumentMending
             return value;
         }
         string Colour(string colour, string whose) =>
-            Limits.CheckColour(colour, whose) is null ? colour : Say(Grey, $"The colour of {whose} was none; it is grey now.");
+            Limits.CheckColour(colour, whose) is null
+                ? colour
+                : Say(Grey, $"The colour of {whose} was none; it is grey now.");
         var cloths = project.Cloths.Select(cloth =>
             cloth with
             {
@@ -72,7 +74,9 @@ internal static class DocumentMending
         };
         if (fitted != box)
         {
-            say($"{name} had no size, or leaned beyond all measure; it is {fitted.Width:0.##} × {fitted.Height:0.##} mm now.");
+            say(
+                $"{name} had no size, or leaned beyond all measure; it is {fitted.Width:0.##} × {fitted.Height:0.##} mm now."
+            );
         }
         element = element with
         {
@@ -80,7 +84,12 @@ internal static class DocumentMending
             Operations =
             [
                 .. element.Operations.Select(operation =>
-                    operation.IsMuted || OperationLimits.Check(operation) is null ? operation : operation with { IsMuted = true }
+                    operation.IsMuted || OperationLimits.Check(operation) is null
+                        ? operation
+                        : operation with
+                        {
+                            IsMuted = true,
+                        }
                 ),
             ],
         };
@@ -94,7 +103,12 @@ internal static class DocumentMending
             say($"{making.Words} Its stages are as first set.");
             element = element switch
             {
-                Words words => words with { Stages = new StageSettings(), Line = new LineSettings(), CutAllowance = null },
+                Words words => words with
+                {
+                    Stages = new StageSettings(),
+                    Line = new LineSettings(),
+                    CutAllowance = null,
+                },
                 AppliqueElement piece => piece with { Stages = new StageSettings(), CutAllowance = null },
                 StitchedLine line => line with { Stitching = new LineSettings() },
                 _ => element,

@@ -19,7 +19,11 @@ internal static class StepCheck
                     Text(hand.Check, DocumentLimits.LongestNote, "check"),
                     hand.Area is { } area ? Limits.CheckBox(area, "a laid cloth") : null,
                     hand.ClothId is { } cloth && project.FindCloth(cloth) is null
-                        ? new Refusal("cloth-unknown", "clothId", $"There is no cloth \"{DocumentCheck.Short(cloth)}\".")
+                        ? new Refusal(
+                            "cloth-unknown",
+                            "clothId",
+                            $"There is no cloth \"{DocumentCheck.Short(cloth)}\"."
+                        )
                         : null
                 )
             )
@@ -53,7 +57,12 @@ internal static class StepCheck
             );
             if (many > DocumentLimits.MostPlaces)
             {
-                yield return DocumentCheck.TooMany(cloth.ClothId, "places on its mats", many, DocumentLimits.MostPlaces);
+                yield return DocumentCheck.TooMany(
+                    cloth.ClothId,
+                    "places on its mats",
+                    many,
+                    DocumentLimits.MostPlaces
+                );
             }
         }
     }

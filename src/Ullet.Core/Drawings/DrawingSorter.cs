@@ -48,7 +48,9 @@ public static class DrawingSorter
         var pieces = new List<(string? Name, OutlinePart Outline, string? Fill)>();
         var lines = ImmutableArray.CreateBuilder<(string? Name, OpenPath Path)>();
         var (crossing, small, tangled) = (0, 0, 0);
-        Budget.SpendAhead(PerPoint * drawing.Paths.Sum(path => path.Closed.Sum(closed => PointsOf(closed, wish.MmPerUnit))));
+        Budget.SpendAhead(
+            PerPoint * drawing.Paths.Sum(path => path.Closed.Sum(closed => PointsOf(closed, wish.MmPerUnit)))
+        );
         foreach (var path in drawing.Paths)
         {
             Budget.Spend();
@@ -108,7 +110,10 @@ public static class DrawingSorter
     )
     {
         var regions = pieces.Select(piece => piece.Outline.Flatten()).ToList();
-        var around = NestedIn.Of(regions, (i, j) => pieces[i].Fill == pieces[j].Fill && IsWithin(regions[i], regions[j]));
+        var around = NestedIn.Of(
+            regions,
+            (i, j) => pieces[i].Fill == pieces[j].Fill && IsWithin(regions[i], regions[j])
+        );
         var holes = new Dictionary<int, List<Contour>>();
         for (var i = 0; i < pieces.Count; i++)
         {

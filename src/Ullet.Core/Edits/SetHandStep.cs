@@ -63,7 +63,10 @@ public sealed record SetHandStep : Edit
     /// <summary>With a place of its own the order becomes the user's.</summary>
     private Project Added(UserHandStep hand, Project project, EditContext context)
     {
-        var order = context.Evaluator.Evaluate(project, context.Cancellation).RunSheet.Steps.Select(step => step.Key).ToList();
+        var order = context
+            .Evaluator.Evaluate(project, context.Cancellation)
+            .RunSheet.Steps.Select(step => step.Key)
+            .ToList();
         var at = Projects.StepKey.Parse(After ?? "") is { } after ? order.IndexOf(after) : -1;
         order.Insert(at < 0 ? order.Count : at + 1, hand.Key);
         return project with

@@ -15,7 +15,5 @@ internal sealed class OlderLimitsCheck : ICheck
                 null,
                 $"{breach.Refusal.Words} An older Ullet took it, so it stays; it can't be made larger."
             ))
-            .Concat(
-                input.Project.Mended.Select(words => new Finding("mended", FindingLevel.Warn, null, null, words))
-            );
+            .Concat(input.Project.Mended.Select(words => new Finding("mended", FindingLevel.Warn, null, null, words)));
 }

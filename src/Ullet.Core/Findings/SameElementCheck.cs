@@ -47,7 +47,8 @@ internal sealed class SameElementCheck : ICheck
         && Math.Abs(one.MaxY - other.MaxY) < Same;
 
     private static bool AreSame(Outline a, Outline b) =>
-        a.Contours.Select(contour => contour.Curves[0].Start)
+        a
+            .Contours.Select(contour => contour.Curves[0].Start)
             .Zip(b.Contours.Select(contour => contour.Curves[0].Start))
             .All(pair => pair.First.DistanceTo(pair.Second) < Same);
 }

@@ -90,7 +90,9 @@ public sealed record ThinPlace(Region Area, Point At, double Width, int Ends)
             {
                 Budget.Spend();
                 var middle = (fits + tooWide) / 2;
-                (fits, tooWide) = Moved(thin, -middle / 2, new BufferParameters()).IsEmpty ? (fits, middle) : (middle, tooWide);
+                (fits, tooWide) = Moved(thin, -middle / 2, new BufferParameters()).IsEmpty
+                    ? (fits, middle)
+                    : (middle, tooWide);
             }
             return fits;
         }

@@ -48,9 +48,30 @@ public static class ShapeLimits
                 "The corner radius",
                 "cornerRadius"
             ),
-            PolygonShape polygon => Limits.CheckRange(polygon.Sides, Corners.Least, Corners.Most, "", "The number of sides", "sides"),
-            StarShape star => Limits.CheckRange(star.Points, Corners.Least, Corners.Most, "", "The number of points", "points")
-                ?? Limits.CheckRange(star.InnerShare, InnerShare.Least, InnerShare.Most, "", "The inner share of a star", "innerShare"),
+            PolygonShape polygon => Limits.CheckRange(
+                polygon.Sides,
+                Corners.Least,
+                Corners.Most,
+                "",
+                "The number of sides",
+                "sides"
+            ),
+            StarShape star => Limits.CheckRange(
+                star.Points,
+                Corners.Least,
+                Corners.Most,
+                "",
+                "The number of points",
+                "points"
+            )
+                ?? Limits.CheckRange(
+                    star.InnerShare,
+                    InnerShare.Least,
+                    InnerShare.Most,
+                    "",
+                    "The inner share of a star",
+                    "innerShare"
+                ),
             CrescentShape crescent => Limits.CheckRange(
                 crescent.Thickness,
                 Thickness.Least,

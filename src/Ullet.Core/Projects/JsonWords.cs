@@ -19,7 +19,8 @@ public static partial class JsonWords
             ? $"there is no kind \"{found.Groups["word"].Value}\""
         : message.StartsWith("Duplicate property", StringComparison.Ordinal)
             ? $"the name \"{Quoted().Match(message).Groups["word"].Value}\" stands there twice"
-        : message.Contains("invalid", StringComparison.OrdinalIgnoreCase) || message.Contains("Expected", StringComparison.Ordinal)
+        : message.Contains("invalid", StringComparison.OrdinalIgnoreCase)
+        || message.Contains("Expected", StringComparison.Ordinal)
             ? "it is no JSON" + LinePart().Match(message).Value
         : "it is not as it should be";
 

@@ -70,5 +70,9 @@ public static class Limits
     public static Refusal? CheckColour(string colour, string what) =>
         colour.Length == 7 && colour[0] == '#' && colour.Skip(1).All(char.IsAsciiHexDigit)
             ? null
-            : new Refusal("colour-broken", "colour", $"{what} needs a colour like #8e2347; \"{(colour.Length > 40 ? colour[..40] + "…" : colour)}\" is none.");
+            : new Refusal(
+                "colour-broken",
+                "colour",
+                $"{what} needs a colour like #8e2347; \"{(colour.Length > 40 ? colour[..40] + "…" : colour)}\" is none."
+            );
 }

@@ -91,7 +91,9 @@ public static partial class PdfCutReader
     private static IEnumerable<string> PageIds(string text, Dictionary<string, Match> objects)
     {
         var roots = objects
-            .Where(pair => IsNode(Body(text, pair.Value)) && !Body(text, pair.Value).Contains("/Parent", StringComparison.Ordinal))
+            .Where(pair =>
+                IsNode(Body(text, pair.Value)) && !Body(text, pair.Value).Contains("/Parent", StringComparison.Ordinal)
+            )
             .Select(pair => pair.Key);
         var open = new Stack<string>(roots);
         var seen = new HashSet<string>(StringComparer.Ordinal);

@@ -133,7 +133,12 @@ public static class SvgCutReader
             {
                 curves += contour.Curves.Length;
                 var mm = contour.Transform(frame.ToMm);
-                if (!(Math.Max(Size(mm.Bounds().MinX, mm.Bounds().MaxX), Size(mm.Bounds().MinY, mm.Bounds().MaxY)) < FarthestPlace))
+                if (
+                    !(
+                        Math.Max(Size(mm.Bounds().MinX, mm.Bounds().MaxX), Size(mm.Bounds().MinY, mm.Bounds().MaxY))
+                        < FarthestPlace
+                    )
+                )
                 {
                     return No("number", place, $"A line of this cut file reaches beyond all measure ({place}).");
                 }

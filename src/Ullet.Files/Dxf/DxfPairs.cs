@@ -11,8 +11,7 @@ namespace Ullet.Files.Dxf;
 internal readonly record struct DxfPair(int Code, string Value, int Line)
 {
     /// <summary>The value as a number; null when it is none.</summary>
-    internal double? Number =>
-        Measure.Read(Value);
+    internal double? Number => Measure.Read(Value);
 
     /// <summary>True for a value that is a number by its code, and measures nothing: endless, beyond all size, or almost zero.</summary>
     internal bool IsWild =>

@@ -42,7 +42,10 @@ public static class PictureReader
         var passes = info.Width > 0 && codec.EncodedFormat == SKEncodedImageFormat.Jpeg ? Scans(file) : 1;
         if (passes > MostScans)
         {
-            return No("too-large", $"This picture is stored in {passes} passes; up to {MostScans} are read. Save it again.");
+            return No(
+                "too-large",
+                $"This picture is stored in {passes} passes; up to {MostScans} are read. Save it again."
+            );
         }
         Budget.SpendAhead((double)info.Width * info.Height * (1 + (passes / 4.0)));
         using var bitmap = new SKBitmap(info);

@@ -96,7 +96,10 @@ public static class ProjectFile
             using var zip = new ZipArchive(stream, ZipArchiveMode.Read);
             if (zip.Entries.Count > MostEntries)
             {
-                return No("too-large", $"This project file has {zip.Entries.Count:N0} entries; up to {MostEntries:N0} are read.");
+                return No(
+                    "too-large",
+                    $"This project file has {zip.Entries.Count:N0} entries; up to {MostEntries:N0} are read."
+                );
             }
             var room = LargestWhole;
             if (
@@ -116,7 +119,8 @@ public static class ProjectFile
                     "newer",
                     $"This project file was made by a newer Ullet (file version {manifest.Version}; this one reads up to {Version})."
                 )
-                : Document(projectBytes, manifest).Then(project => Assets(zip, room).Then(assets => With(project, assets)));
+                : Document(projectBytes, manifest)
+                    .Then(project => Assets(zip, room).Then(assets => With(project, assets)));
         }
         catch (EntryTooLargeException large)
         {

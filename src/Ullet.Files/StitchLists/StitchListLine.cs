@@ -48,8 +48,7 @@ internal sealed class StitchListLine
     internal double Real(string what)
     {
         var word = Word(what);
-        return
-            Measure.Read(word) is { } value && Math.Abs(value) <= MostMm
+        return Measure.Read(word) is { } value && Math.Abs(value) <= MostMm
             ? value
             : throw Wrong($"{what} must be a number up to 10000; \"{Shorten(word)}\" is none");
     }

@@ -19,7 +19,9 @@ internal static class Backup
         target = Path.GetFullPath(target ?? Path.Combine(options.DataFolder, $"ullet-backup-{stamp}.db"));
         if (File.Exists(target))
         {
-            throw new StartException($"{target} is there already; a backup never overwrites. Choose another name (--to FILE).");
+            throw new StartException(
+                $"{target} is there already; a backup never overwrites. Choose another name (--to FILE)."
+            );
         }
         DatabaseStart.Told(options.DataFolder, () => DatabaseStart.Copy(file, target));
         says.WriteLine($"Copied to {target}. To go back to it, stop Ullet and put it in the place of {file}.");

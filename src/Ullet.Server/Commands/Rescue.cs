@@ -42,7 +42,9 @@ internal static class Rescue
         }
         catch (Exception wrong) when (wrong is IOException or UnauthorizedAccessException)
         {
-            throw new StartException($"Nothing can be written to {folder} ({wrong.Message.TrimEnd('.')}). Name another folder (--to DIR).");
+            throw new StartException(
+                $"Nothing can be written to {folder} ({wrong.Message.TrimEnd('.')}). Name another folder (--to DIR)."
+            );
         }
     }
 
@@ -96,7 +98,10 @@ internal static class Rescue
                 continue;
             }
             var name = $"{FileNames.Slug(found.Project.Title)}-{id[^Math.Min(6, id.Length)..]}.ullet";
-            File.WriteAllBytes(Path.Combine(folder, name), ProjectFile.Export(found.Project, rows.AssetsOf(found.Project)));
+            File.WriteAllBytes(
+                Path.Combine(folder, name),
+                ProjectFile.Export(found.Project, rows.AssetsOf(found.Project))
+            );
             saved++;
             says.WriteLine($"{found.Project.Title}: {name}{(found.IsHead ? "" : " (its last readable state)")}");
         }

@@ -133,9 +133,8 @@ internal static class DatabaseStart
                 $"{file} is damaged; it was left as it is. Run ./ullet rescue --data {dataFolder} to copy out every project that can "
                     + "still be read, then move the file away and open the copies from a new shelf, or put a backup in its place."
             ),
-            DatabaseState.Missing or DatabaseState.Unfinished or DatabaseState.Ours => throw new InvalidOperationException(
-                "No fault."
-            ),
+            DatabaseState.Missing or DatabaseState.Unfinished or DatabaseState.Ours =>
+                throw new InvalidOperationException("No fault."),
             _ => throw new InvalidOperationException("Unknown state of the database."),
         };
 

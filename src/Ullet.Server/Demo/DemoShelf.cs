@@ -34,7 +34,9 @@ public static class DemoShelf
             var made = await history.Create(project, "Demo project", CancellationToken.None);
             if (!made.IsOk)
             {
-                throw new InvalidOperationException($"The demo project {project.Title} is not whole: {made.Refusal!.Words}");
+                throw new InvalidOperationException(
+                    $"The demo project {project.Title} is not whole: {made.Refusal!.Words}"
+                );
             }
         }
     }

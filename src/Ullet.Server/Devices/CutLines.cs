@@ -96,7 +96,8 @@ internal static class CutLines
             {
                 Budget.Spend();
                 if (
-                    bySize[next].Box.Contains(bySize[i].Box) && bySize[next].Ring.Winding(bySize[i].Ring.Points[0]) != 0
+                    bySize[next].Box.Contains(bySize[i].Box)
+                    && bySize[next].Ring.Winding(bySize[i].Ring.Points[0]) != 0
                 )
                 {
                     bySize[i].Holder = bySize[next];

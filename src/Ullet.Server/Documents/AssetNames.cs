@@ -27,7 +27,10 @@ internal static class AssetNames
     /// <summary>What a kept file is to a document: "font", "picture", or null when it names it not.</summary>
     internal static string? KindIn(Project project, string sha256, string kind) =>
         kind is AssetStore.FontKind or AssetStore.RemovedFontKind
-            ? NamesFont(project, FontId(sha256)) ? AssetStore.FontKind : null
-        : kind == AssetStore.PictureKind && Pictures(project).Contains(sha256) ? AssetStore.PictureKind
-        : null;
+            ? NamesFont(project, FontId(sha256))
+                ? AssetStore.FontKind
+                : null
+            : kind == AssetStore.PictureKind && Pictures(project).Contains(sha256)
+                ? AssetStore.PictureKind
+                : null;
 }

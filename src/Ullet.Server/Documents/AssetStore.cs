@@ -51,7 +51,9 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     /// <returns>How many projects still need it, or why it can't be removed.</returns>
     internal async Task<Result<int>> RemoveFont(string id, CancellationToken cancellation)
     {
-        var row = (await FontRows(cancellation)).Find(asset => AssetNames.FontId(asset.Sha256) == id && asset.Kind == FontKind);
+        var row = (await FontRows(cancellation)).Find(asset =>
+            AssetNames.FontId(asset.Sha256) == id && asset.Kind == FontKind
+        );
         if (row is null)
         {
             return new Refusal("font-unknown", "id", "Only fonts that you added can be removed; this is none of them.");
@@ -64,7 +66,11 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
                 .Where(revision => revision.ProjectId == project)
                 .Select(revision => revision.Snapshot)
                 .ToListAsync(cancellation);
-            needed += snapshots.Any(snapshot => Snapshot.TryUnpack(snapshot, out var named, out _) && AssetNames.NamesFont(named!, id)) ? 1 : 0;
+            needed += snapshots.Any(snapshot =>
+                Snapshot.TryUnpack(snapshot, out var named, out _) && AssetNames.NamesFont(named!, id)
+            )
+                ? 1
+                : 0;
         }
         row.Kind = RemovedFontKind;
         if (needed == 0)

@@ -35,7 +35,11 @@ internal static class PatternEndpoints
         group.MapPost("{patternId}/size", Size).WithName("sizePattern");
     }
 
-    private static Results<Ok<PatternSized>, ProblemHttpResult> Size(string patternId, PatternWish wish, Workbench bench)
+    private static Results<Ok<PatternSized>, ProblemHttpResult> Size(
+        string patternId,
+        PatternWish wish,
+        Workbench bench
+    )
     {
         var use = new PatternUse(patternId) { Numbers = wish.Numbers };
         if (wish.Hardware is { } hardware)

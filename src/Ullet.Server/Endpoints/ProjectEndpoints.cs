@@ -143,7 +143,15 @@ internal static class ProjectEndpoints
         var savedAt = last is { } found
             ? await db.Revisions.Where(r => r.Id == found.Revision).Select(r => r.At).FirstAsync(cancellation)
             : (long?)null;
-        return new ShelfItem(row.Id, row.Title, row.HeadId, row.UpdatedAt, "", 0, new ShelfDamage(Sentence(why), savedAt));
+        return new ShelfItem(
+            row.Id,
+            row.Title,
+            row.HeadId,
+            row.UpdatedAt,
+            "",
+            0,
+            new ShelfDamage(Sentence(why), savedAt)
+        );
     }
 
     private static string Sentence(string why) =>
@@ -156,9 +164,7 @@ internal static class ProjectEndpoints
     )
     {
         var saved = await history.Restore(id, cancellation);
-        return saved.IsOk
-            ? TypedResults.Ok(new CreatedProject(id, saved.Value.Head))
-            : Problems.Of(saved.Refusal!);
+        return saved.IsOk ? TypedResults.Ok(new CreatedProject(id, saved.Value.Head)) : Problems.Of(saved.Refusal!);
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stored(
@@ -179,10 +185,9 @@ internal static class ProjectEndpoints
             .FirstOrDefaultAsync(cancellation);
         var name = FileNames.Slug(row.Title);
         return snapshot is null
-            ? Problems.Of(new Refusal("project-lost", "id", "Nothing is stored of this project's state."))
-            : Snapshot.Json(snapshot) is { } json
-                ? TypedResults.File(json, "application/json", name + " stored.json")
-                : TypedResults.File(snapshot, "application/octet-stream", name + " stored.bin");
+                ? Problems.Of(new Refusal("project-lost", "id", "Nothing is stored of this project's state."))
+            : Snapshot.Json(snapshot) is { } json ? TypedResults.File(json, "application/json", name + " stored.json")
+            : TypedResults.File(snapshot, "application/octet-stream", name + " stored.bin");
     }
 
     private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Create(
@@ -225,9 +230,7 @@ internal static class ProjectEndpoints
     }
 
     private static Results<Created<CreatedProject>, ProblemHttpResult> Created(Result<CreatedProject> made) =>
-        made.IsOk
-            ? TypedResults.Created($"/api/projects/{made.Value.Id}", made.Value)
-            : Problems.Of(made.Refusal!);
+        made.IsOk ? TypedResults.Created($"/api/projects/{made.Value.Id}", made.Value) : Problems.Of(made.Refusal!);
 
     private static string? PatternTitle(NewProject wish) =>
         wish.Pattern is { } pattern ? PatternShelf.Find(pattern.PatternId)?.Name : null;
@@ -313,7 +316,9 @@ internal static class ProjectEndpoints
                 await assets.AddFont(brought.Bytes, cancellation);
             }
             else if (
-                bench.Run(WorkKind.Reading, "Reading a picture of this project", _ => PictureReader.Size(brought.Bytes)).IsOk
+                bench
+                    .Run(WorkKind.Reading, "Reading a picture of this project", _ => PictureReader.Size(brought.Bytes))
+                    .IsOk
             )
             {
                 await assets.Keep(AssetStore.PictureKind, brought.Bytes, cancellation);

@@ -11,7 +11,10 @@ internal static class WorkEndpoints
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/work").WithTags("Work");
-        group.MapGet("", Queue).WithName("listWork").WithDescription("Heavy computations, the one being computed first.");
+        group
+            .MapGet("", Queue)
+            .WithName("listWork")
+            .WithDescription("Heavy computations, the one being computed first.");
         group.MapDelete("{id}", Cancel).WithName("cancelWork");
     }
 

@@ -54,12 +54,14 @@ internal static class NotFound
         [
             .. endpoints
                 .Endpoints.OfType<RouteEndpoint>()
-                .Where(endpoint => endpoint.RoutePattern.RawText is { } raw && !raw.Contains("**", StringComparison.Ordinal))
                 .Where(endpoint =>
-                    new TemplateMatcher(TemplateParser.Parse(endpoint.RoutePattern.RawText!.TrimStart('/')), []).TryMatch(
-                        path,
+                    endpoint.RoutePattern.RawText is { } raw && !raw.Contains("**", StringComparison.Ordinal)
+                )
+                .Where(endpoint =>
+                    new TemplateMatcher(
+                        TemplateParser.Parse(endpoint.RoutePattern.RawText!.TrimStart('/')),
                         []
-                    )
+                    ).TryMatch(path, [])
                 )
                 .SelectMany(endpoint => endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? [])
                 .Distinct()

@@ -23,7 +23,10 @@ internal static class RequestBody
         }
         if (http.Request.ContentLength > Largest)
         {
-            await Refuse(http, $"That file has {http.Request.ContentLength / 1e6:0} MB; up to {Largest / 1e6:0} MB are taken.");
+            await Refuse(
+                http,
+                $"That file has {http.Request.ContentLength / 1e6:0} MB; up to {Largest / 1e6:0} MB are taken."
+            );
             return;
         }
         var counted = new CountedStream(http.Request.Body, Largest);
@@ -59,11 +62,7 @@ internal static class RequestBody
     {
         await Drain(http);
         http.Response.Headers.Connection = "close";
-        await Safety.Refuse(
-            http,
-            new Refusal("too-large", "file", words),
-            StatusCodes.Status413PayloadTooLarge
-        );
+        await Safety.Refuse(http, new Refusal("too-large", "file", words), StatusCodes.Status413PayloadTooLarge);
     }
 
     private static async Task Drain(HttpContext http)
@@ -106,11 +105,17 @@ internal static class RequestBody
             set => throw new NotSupportedException();
         }
 
-        public override async ValueTask<int> ReadAsync(Memory<byte> buffer, CancellationToken cancellationToken = default) =>
-            Counted(await inner.ReadAsync(buffer, cancellationToken));
+        public override async ValueTask<int> ReadAsync(
+            Memory<byte> buffer,
+            CancellationToken cancellationToken = default
+        ) => Counted(await inner.ReadAsync(buffer, cancellationToken));
 
-        public override Task<int> ReadAsync(byte[] buffer, int offset, int count, CancellationToken cancellationToken) =>
-            ReadAsync(buffer.AsMemory(offset, count), cancellationToken).AsTask();
+        public override Task<int> ReadAsync(
+            byte[] buffer,
+            int offset,
+            int count,
+            CancellationToken cancellationToken
+        ) => ReadAsync(buffer.AsMemory(offset, count), cancellationToken).AsTask();
 
         public override int Read(byte[] buffer, int offset, int count) => Counted(inner.Read(buffer, offset, count));
 

@@ -69,7 +69,10 @@ internal static class Safety
             // What never changes says so itself; everything else is asked for anew.
             http.Response.OnStarting(() =>
             {
-                if (headers.CacheControl.Count == 0 || !headers.CacheControl.ToString().Contains("immutable", StringComparison.Ordinal))
+                if (
+                    headers.CacheControl.Count == 0
+                    || !headers.CacheControl.ToString().Contains("immutable", StringComparison.Ordinal)
+                )
                 {
                     headers.CacheControl = "no-store";
                 }

@@ -22,11 +22,7 @@ public sealed record ServerOptions(int Port, string DataFolder, string? WebFolde
             ?? Path.Combine(
                 Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } own
                     ? own
-                    : Path.Combine(
-                        Environment.GetFolderPath(Environment.SpecialFolder.UserProfile),
-                        ".local",
-                        "share"
-                    ),
+                    : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), ".local", "share"),
                 "ullet"
             );
         if (data.Length == 0 || data.Contains('\0', StringComparison.Ordinal))

@@ -18,5 +18,10 @@ public sealed record WorkKind(long Steps, TimeSpan OwnTime)
     public static readonly WorkKind Showing = new(30_000_000_000, TimeSpan.FromSeconds(90));
 
     /// <summary>The same with as much more time as something took before.</summary>
-    public WorkKind With(TimeSpan more) => this with { OwnTime = OwnTime + more, Steps = more > Ordinary ? Showing.Steps : Steps };
+    public WorkKind With(TimeSpan more) =>
+        this with
+        {
+            OwnTime = OwnTime + more,
+            Steps = more > Ordinary ? Showing.Steps : Steps,
+        };
 }

@@ -99,7 +99,13 @@ public sealed class AdmissionTests
     public void Freezing_WiderThanAMetre_IsRefusedBeforeItIsSaved()
     {
         var project = Heart;
-        foreach (var operation in new Operation[] { new Mirror { Distance = 900 }, new MoveEdge { Distance = 5 } })
+        foreach (
+            var operation in new Operation[]
+            {
+                new Mirror { Distance = 900 },
+                new MoveEdge { Distance = 5 },
+            }
+        )
         {
             project = SampleProject.Apply(project, new AddOperation { ElementId = "e1", Operation = operation });
         }

@@ -38,7 +38,10 @@ public sealed class NestedInTests
     [Fact]
     public void TwoThousandInOneAnother_AskOnceEach()
     {
-        ImmutableArray<Region> regions = [.. Enumerable.Range(0, 2000).Select(i => Square(i, i, 8000 - (2 * i), 8000 - (2 * i)))];
+        ImmutableArray<Region> regions =
+        [
+            .. Enumerable.Range(0, 2000).Select(i => Square(i, i, 8000 - (2 * i), 8000 - (2 * i))),
+        ];
         var asked = 0;
         var found = NestedIn.Of(
             regions,

@@ -267,6 +267,10 @@ public sealed class ProjectJsonTests
             };
         var broken = project.With(Carved(project.Elements[0], source));
         broken = source == "e2" ? broken.With(Carved(broken.Elements[1], "e1")) : broken;
-        Assert.Contains(words, DocumentReader.Brought(ProjectJson.Write(broken)).Refusal?.Words, StringComparison.Ordinal);
+        Assert.Contains(
+            words,
+            DocumentReader.Brought(ProjectJson.Write(broken)).Refusal?.Words,
+            StringComparison.Ordinal
+        );
     }
 }

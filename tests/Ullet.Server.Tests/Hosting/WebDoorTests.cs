@@ -15,7 +15,11 @@ public sealed class WebDoorTests(TestServer server) : IClassFixture<TestServer>
     [InlineData("Sec-Fetch-Site", "same-site")]
     public async Task Write_FromElsewhere_IsRefused(string header, string value)
     {
-        var (status, code) = await Send(HttpMethod.Post, "/api/projects", request => request.Headers.Add(header, value));
+        var (status, code) = await Send(
+            HttpMethod.Post,
+            "/api/projects",
+            request => request.Headers.Add(header, value)
+        );
         Assert.Equal((403, "foreign-origin"), (status, code));
     }
 
@@ -100,7 +104,11 @@ public sealed class WebDoorTests(TestServer server) : IClassFixture<TestServer>
     public async Task EditWithAGap_IsRefused_WithoutNamesOfTypes(string edit)
     {
         var (id, head) = await server.Blank();
-        using var content = new StringContent($"{{\"head\":{head},\"edit\":{edit}}}", Encoding.UTF8, "application/json");
+        using var content = new StringContent(
+            $"{{\"head\":{head},\"edit\":{edit}}}",
+            Encoding.UTF8,
+            "application/json"
+        );
         using var answer = await server.Client.PostAsync($"/api/projects/{id}/edits", content);
         var text = await answer.Content.ReadAsStringAsync();
         Assert.Equal(400, (int)answer.StatusCode);

@@ -27,7 +27,9 @@ public sealed class BoundedWorkTests(TestServer server) : IClassFixture<TestServ
     [Fact]
     public async Task LinesBesideOneAnother_AreAllCut()
     {
-        var (_, run) = await DryRun(Circle + "<circle cx=\"50\" cy=\"50\" r=\"39.6\"/><circle cx=\"50.4\" cy=\"50\" r=\"40\"/>");
+        var (_, run) = await DryRun(
+            Circle + "<circle cx=\"50\" cy=\"50\" r=\"39.6\"/><circle cx=\"50.4\" cy=\"50\" r=\"40\"/>"
+        );
         Assert.Equal(3, run["lines"]!.AsArray().Count);
         Assert.Empty(run["warnings"]!.AsArray());
     }
@@ -35,7 +37,12 @@ public sealed class BoundedWorkTests(TestServer server) : IClassFixture<TestServ
     public static TheoryData<string, string> Wild =>
         new()
         {
-            { "a.svg", Svg(string.Concat(Enumerable.Repeat("<g>", 100_000)) + string.Concat(Enumerable.Repeat("</g>", 100_000))) },
+            {
+                "a.svg",
+                Svg(
+                    string.Concat(Enumerable.Repeat("<g>", 100_000)) + string.Concat(Enumerable.Repeat("</g>", 100_000))
+                )
+            },
             { "a.svg", Svg(Circle).Replace("100mm", "1e308mm", StringComparison.Ordinal) },
             { "a.svg", Svg(Circle).Replace("0 0 100 100", "0 0 1e-320 1e-320", StringComparison.Ordinal) },
             { "a.svg", Svg("<path d=\"M0 0L1e300 5z\"/>") },

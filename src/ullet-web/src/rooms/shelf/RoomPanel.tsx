@@ -37,7 +37,9 @@ export function RoomPanel({ onClose }: { onClose: () => void }) {
       const after = await answered(api.POST("/api/room", { body: chosen }));
       queries.setQueryData(keys.room, after);
       await queries.invalidateQueries({ queryKey: keys.shelf });
-      say(after.total < before ? `${bytes(before - after.total)} were cleared.` : "There was nothing to clear.");
+      say(
+        after.total < before ? `${bytes(before - after.total)} were cleared.` : "There was nothing to clear.",
+      );
       onClose();
     } catch (wrong) {
       say(wrong instanceof Refused ? wrong.message : "That could not be done.", "trouble");
