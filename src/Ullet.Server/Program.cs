@@ -51,7 +51,10 @@ async Task Serve()
     finally
     {
         await app.DisposeAsync();
-        DatabaseStart.Close(options.DataFolder);
+        if (DatabaseStart.Close(options.DataFolder) is { } words)
+        {
+            await Console.Error.WriteLineAsync(words);
+        }
     }
 }
 

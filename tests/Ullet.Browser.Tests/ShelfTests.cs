@@ -41,7 +41,7 @@ public sealed class ShelfTests(UlletSite site) : BrowserTest(site), IClassFixtur
             Damage("Lost rows");
             visitor.GoTo("/");
             visitor.WaitForText("No earlier state of it can be read either");
-            Assert.True(visitor.Sees("link", "Save the stored file of Lost rows"));
+            Assert.True(visitor.Sees("link", "Its file: Lost rows"));
             visitor.Click("button", "Delete Lost rows");
             visitor.WaitForText("Lost rows lies in the bin for 30 days.");
             visitor.WaitForNoText("No earlier state");

@@ -44,9 +44,14 @@ public sealed record Evaluated(
     /// <summary>How often the machine stops for hands in either order of the pieces.</summary>
     public ImmutableDictionary<StitchOrder, int> StopsOf { get; init; } = ImmutableDictionary<StitchOrder, int>.Empty;
 
+    /// <summary>What is made of each element and step for a screen.</summary>
+    private const long SceneBytes = 20_000;
+
     /// <summary>About how many bytes it holds in memory, what it shares with the stations' cache left out.</summary>
     public long Bytes =>
-        Program.Bytes + Guides.Sum(guide => guide.Program.Bytes) + (2000L * (Project.Elements.Length + Layers.Length));
+        Program.Bytes
+        + Guides.Sum(guide => guide.Program.Bytes)
+        + (SceneBytes * (Project.Elements.Length + Layers.Length));
 
     /// <summary>The program of a hooping; null for one that is not there.</summary>
     /// <param name="hooping">A guide's id, or the project's own hooping's; null for the latter.</param>

@@ -67,15 +67,29 @@ internal static class DatabaseStart
     }
 
     /// <summary>Brings everything into the one file, so that it can be copied once the server has stopped.</summary>
-    internal static void Close(string dataFolder)
+    /// <returns>Why that could not be done, as a sentence; null when it was.</returns>
+    internal static string? Close(string dataFolder)
     {
         SqliteConnection.ClearAllPools();
         var file = Path.Combine(dataFolder, FileName);
-        if (File.Exists(file))
+        if (!File.Exists(file))
+        {
+            return null;
+        }
+        try
         {
             Run(file, "PRAGMA wal_checkpoint(TRUNCATE)");
+            return null;
+        }
+        catch (SqliteException wrong)
+        {
+            return $"{file} could not be brought into one file ({Short(wrong)}): copy it together with {FileName}-wal, or start Ullet once more "
+                + "when there is room. Nothing is lost.";
         }
     }
+
+    private static string Short(SqliteException wrong) =>
+        SqliteFaults.Of(wrong) == StoreFault.Full ? "the disk is full" : "the disk stands against it";
 
     /// <summary>Copies a database, also one that is being written, to a name that is only there when the copy is whole.</summary>
     internal static void Copy(string file, string target)

@@ -43,6 +43,7 @@ public sealed class CutExports(UlletDb db, TimeProvider clock, ILogger<CutExport
         }
         catch (Exception wrong) when (SqliteFaults.Of(wrong) is StoreFault.Full or StoreFault.ReadOnly)
         {
+            db.ChangeTracker.Clear();
             log.LogWarning(wrong, "The cut file {Name} was handed out, but could not be noted", name);
         }
     }

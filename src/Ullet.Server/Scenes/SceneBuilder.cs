@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
@@ -14,10 +15,29 @@ namespace Ullet.Server.Scenes;
 /// <summary>Puts together what a screen draws.</summary>
 public sealed class SceneBuilder(Evaluator evaluator)
 {
+    /// <summary>The last scene made of each evaluation; goes with it.</summary>
+    private readonly ConditionalWeakTable<Evaluated, SceneDto> _made = [];
+
+    /// <summary>The scene of a document; made once for many that ask.</summary>
     /// <param name="head">The saved state that the scene belongs to.</param>
     /// <param name="evaluated">The document drawn: the head's, or a preview's.</param>
     /// <param name="around">Labels of undo and redo.</param>
     public SceneDto Build(Head head, Evaluated evaluated, (string? Undo, string? Redo) around)
+    {
+        if (
+            _made.TryGetValue(evaluated, out var known)
+            && known.ProjectId == head.Row.Id
+            && known.Head == head.Revision
+        )
+        {
+            return known with { SavedAt = head.SavedAt, UndoLabel = around.Undo, RedoLabel = around.Redo };
+        }
+        var made = Made(head, evaluated, around);
+        _made.AddOrUpdate(evaluated, made);
+        return made;
+    }
+
+    private SceneDto Made(Head head, Evaluated evaluated, (string? Undo, string? Redo) around)
     {
         var project = evaluated.Project;
         var program = evaluated.Program;

@@ -9,7 +9,7 @@ export function MessageBar() {
     <div
       role="status"
       aria-live="polite"
-      className="fixed bottom-28 left-1/2 z-[60] w-max max-w-[80vw] -translate-x-1/2 space-y-2"
+      className="fixed bottom-28 left-1/2 z-[60] w-max max-w-[min(680px,80vw)] -translate-x-1/2 space-y-2"
     >
       {list.map((message) => (
         <div

@@ -38,7 +38,7 @@ export function DamagedCard({ item, onRecover, onRemove }: Props) {
         <a
           href={`/api/projects/${item.id}/stored`}
           download
-          aria-label={`Save the stored file of ${item.title}`}
+          aria-label={`Its file: ${item.title}`}
           className={`${buttonClass()} ${damage.lastReadable == null ? "mr-auto" : ""}`}
         >
           <Download size={16} aria-hidden />
