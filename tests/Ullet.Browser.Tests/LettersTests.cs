@@ -36,6 +36,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             visitor.WaitForValue("Name", "leaf");
             Assert.Equal("50.8", visitor.ValueOf("Width"));
             visitor.Type("Across", "-31");
+            visitor.WaitForValue("Across", "-31.0");
             visitor.Press(Keys.Escape);
             visitor.Press(Keys.Control, "a");
             visitor.WaitForText("Centre as one");

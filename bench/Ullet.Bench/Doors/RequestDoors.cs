@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Ullet.Doors;
 
 namespace Ullet.Bench.Doors;
 

@@ -9,6 +9,9 @@ namespace Ullet.Core.Lettering;
 /// <summary>Sets words: shaping, gaps, lines, slant, touches of single letters, and the arc.</summary>
 public sealed class LetterSetting
 {
+    /// <summary>More than all letters of the shipped fonts; a font with more begins anew.</summary>
+    private const int MostGlyphs = 8_000;
+
     private readonly ConcurrentDictionary<(string Font, int Glyph), Outline> _glyphs = new();
 
     /// <summary>The words as letters with their edges.</summary>
@@ -16,6 +19,10 @@ public sealed class LetterSetting
     /// <param name="font">Its font.</param>
     public LaidText Set(Words words, IFontFace font)
     {
+        if (_glyphs.Count > MostGlyphs)
+        {
+            _glyphs.Clear();
+        }
         var lines = Lines(words, font);
         var widest = lines.Max(line => line.Width);
         var letters = ImmutableArray.CreateBuilder<LaidLetter>();

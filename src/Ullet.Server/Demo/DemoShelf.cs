@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
@@ -5,31 +6,40 @@ using Ullet.Server.Documents;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>Fills an empty shelf with the Marrow Lane Allotments' projects.</summary>
+/// <summary>Fills an empty or half-filled shelf with the Marrow Lane Allotments' projects.</summary>
 public static class DemoShelf
 {
     /// <summary>The demo projects, the one to open first last, so that it is the newest.</summary>
-    public static IReadOnlyList<Project> Projects() =>
-        [
-            TeaTowelCorner.Make(),
-            ShedKeyTab.Make(),
-            PlotPennant.Make(),
-            TeaBreakRug.Make(),
-            SeedPacketPouch.Make(),
-            VegetableBlock.Make(),
-            GateInitial.Make(),
-            HarvestPatch.Make(),
-        ];
+    public static IReadOnlyList<Project> Projects() => [.. Makers.Select(make => make())];
+
+    private static readonly ImmutableArray<Func<Project>> Makers =
+    [
+        TeaTowelCorner.Make,
+        ShedKeyTab.Make,
+        PlotPennant.Make,
+        TeaBreakRug.Make,
+        SeedPacketPouch.Make,
+        VegetableBlock.Make,
+        GateInitial.Make,
+        HarvestPatch.Make,
+    ];
 
     internal static async Task Fill(IServiceProvider services)
     {
         var db = services.GetRequiredService<UlletDb>();
-        if (await db.Projects.AnyAsync())
+        var there = await db.Projects.AsNoTracking().Select(row => row.Title).ToListAsync();
+        if (there.Count >= Makers.Length)
+        {
+            return;
+        }
+        var projects = Projects();
+        // A first start that was interrupted left some of them and nothing else; then the rest is added.
+        if (there.Except(projects.Select(project => project.Title)).Any())
         {
             return;
         }
         var history = services.GetRequiredService<DocumentHistory>();
-        foreach (var project in Projects())
+        foreach (var project in projects.Where(project => !there.Contains(project.Title)))
         {
             var made = await history.Create(project, "Demo project", CancellationToken.None);
             if (!made.IsOk)

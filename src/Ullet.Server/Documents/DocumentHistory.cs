@@ -8,6 +8,7 @@ using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
 using Ullet.Server.Endpoints;
+using Ullet.Server.Scenes;
 using Ullet.Server.Work;
 
 namespace Ullet.Server.Documents;
@@ -29,6 +30,7 @@ public sealed class DocumentHistory(
     UlletDb db,
     Evaluator evaluator,
     EvaluatedHeads heads,
+    SceneBuilder scenes,
     Workbench bench,
     IImportedDrawings imports,
     TimeProvider clock
@@ -73,26 +75,26 @@ public sealed class DocumentHistory(
         Project? older = null
     )
     {
+        var row = new ProjectRow
+        {
+            Id = Guid.CreateVersion7().ToString("N"),
+            Title = PlainText.Line(project.Title),
+            CreatedAt = Now,
+            UpdatedAt = Now,
+        };
         var admitted = bench.Run(
-            WorkKind.Changing,
+            older is null ? WorkKind.Changing : WorkKind.Showing,
             "This new project",
             token =>
                 Admission
                     .Of(older, project)
-                    .Then(clean => (Result<(Project, Evaluated)>)(clean, evaluator.Evaluate(clean, token)))
+                    .Then(clean => (Result<(Project, Evaluated)>)(clean, Drawn(row, clean, token)))
         );
         if (!admitted.IsOk)
         {
             return admitted.Refusal!;
         }
         var (clean, evaluated) = admitted.Value;
-        var row = new ProjectRow
-        {
-            Id = Guid.CreateVersion7().ToString("N"),
-            Title = clean.Title,
-            CreatedAt = Now,
-            UpdatedAt = Now,
-        };
         await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
         db.Projects.Add(row);
         await db.SaveChangesAsync(cancellation);
@@ -100,6 +102,14 @@ public sealed class DocumentHistory(
         await transaction.CommitAsync(cancellation);
         heads.Adopt(row.Id, row.HeadId, evaluated);
         return new CreatedProject(row.Id, row.HeadId);
+    }
+
+    /// <summary>What the stations make of a new document, and its first scene: what is put on the shelf can be opened.</summary>
+    private Evaluated Drawn(ProjectRow row, Project project, CancellationToken cancellation)
+    {
+        var evaluated = evaluator.Evaluate(project, cancellation);
+        scenes.Build(new Head(row, 0, Now, project), evaluated, (null, null));
+        return evaluated;
     }
 
     /// <summary>Applies an edit to the head that the caller knows.</summary>

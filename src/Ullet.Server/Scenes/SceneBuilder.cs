@@ -24,13 +24,15 @@ public sealed class SceneBuilder(Evaluator evaluator)
     /// <param name="around">Labels of undo and redo.</param>
     public SceneDto Build(Head head, Evaluated evaluated, (string? Undo, string? Redo) around)
     {
-        if (
-            _made.TryGetValue(evaluated, out var known)
-            && known.ProjectId == head.Row.Id
-            && known.Head == head.Revision
-        )
+        if (_made.TryGetValue(evaluated, out var known) && known.ProjectId == head.Row.Id)
         {
-            return known with { SavedAt = head.SavedAt, UndoLabel = around.Undo, RedoLabel = around.Redo };
+            return known with
+            {
+                Head = head.Revision,
+                SavedAt = head.SavedAt,
+                UndoLabel = around.Undo,
+                RedoLabel = around.Redo,
+            };
         }
         var made = Made(head, evaluated, around);
         _made.AddOrUpdate(evaluated, made);

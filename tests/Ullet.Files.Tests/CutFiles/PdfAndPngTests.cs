@@ -208,17 +208,31 @@ public sealed class PdfAndPngTests
     }
 
     /// <summary>One shape over several sheets of paper.</summary>
-    private static CutSheet Large()
+    [Fact]
+    public void Pdf_OfManyPages_IsReadBackInItsOrder()
+    {
+        // From nine pages on the pages of a PDF stand in a tree.
+        var file = Made.File(new CutFileWish(CutFormat.Pdf, Paper.A4), Large(side: 1500));
+        using var document = PdfDocument.Open(file);
+        var pages = PdfCutReader.Read(file).Value;
+        Assert.True(pages.Length > 8, $"{pages.Length} pages");
+        Assert.Equal(
+            document.GetPages().Select(page => page.Paths.Count(path => path.IsStroked)),
+            pages.Select(page => page.Lines.Length)
+        );
+    }
+
+    private static CutSheet Large(double side = 610)
     {
         var project = DemoWork.Patch.Project;
         var wide = DemoWork.Context.Evaluator.Evaluate(
-            new SetMat { Width = 610, Height = 610 }
+            new SetMat { Width = side, Height = side }
                 .Apply(
                     new PlaceElement
                     {
                         ElementId = "e4",
-                        Width = 400,
-                        Height = 420,
+                        Width = 0.65 * side,
+                        Height = 0.66 * side,
                         Rotation = 0,
                     }
                         .Apply(project, DemoWork.Context)

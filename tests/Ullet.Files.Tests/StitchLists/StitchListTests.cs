@@ -12,6 +12,21 @@ public sealed class StitchListTests
     public static TheoryData<string> Titles => DemoWork.Titles;
 
     [Theory]
+    [InlineData("Plot\u202814")]
+    [InlineData("Plot\u2029\u0085\u000b\f14")]
+    [InlineData("\u202eback\ttabbed\u0007")]
+    [InlineData("a \"quoted\" back\\slash\nand a line")]
+    [InlineData("Zoë 🥕")]
+    public void Texts_WithWhatEndsLinesElsewhere_ComeBackAsTheyWere(string text)
+    {
+        var program = DemoWork.Patch.Program with { Title = text, Cautions = [text] };
+        var file = StitchListWriter.Write(program);
+        var read = StitchListReader.Read(file).Value;
+        Assert.Equal((text, text), (read.Title, read.Cautions[0]));
+        Assert.DoesNotContain(Encoding.UTF8.GetString(file), c => char.IsControl(c) && c != '\n');
+    }
+
+    [Theory]
     [MemberData(nameof(Titles))]
     public void Read_OfWhatWasWritten_GivesTheSameProgram(string title)
     {

@@ -67,7 +67,7 @@ internal sealed class ServerProcess : IDisposable
     /// <summary>SIGTERM, as a person or a system stops it.</summary>
     internal async Task Stop()
     {
-        using var kill = Process.Start("kill", ["-TERM", _process.Id.ToString()]);
+        using var kill = Process.Start("/bin/sh", ["-c", $"kill -TERM {_process.Id}"]);
         await kill.WaitForExitAsync();
         await _process.WaitForExitAsync();
     }

@@ -1,6 +1,6 @@
 using System.Text;
 
-namespace Ullet.Bench.Doors;
+namespace Ullet.Doors;
 
 /// <summary>Changes bytes and texts at random, from a seed.</summary>
 internal sealed class Mutations(int seed)

@@ -1,6 +1,6 @@
 using System.Text.Json.Nodes;
 
-namespace Ullet.Bench.Doors;
+namespace Ullet.Doors;
 
 /// <summary>Makes requests out of the interface's own description: right ones, and ones that are odd in a few places.</summary>
 internal sealed class SchemaValues(JsonObject openApi, Mutations mutations)
