@@ -13,7 +13,7 @@ internal static class MemoryLimit
     private const double Share = 0.6;
 
     /// <summary>What is collected at most once in so long, ms.</summary>
-    private const long CollectEvery = 500;
+    private const long CollectEvery = 4000;
 
     private static readonly double Limit = Math.Min(Most, Share * GC.GetGCMemoryInfo().TotalAvailableMemoryBytes);
 
