@@ -24,6 +24,12 @@ if (args is ["plan"])
     planned.ToList().ForEach(Console.WriteLine);
     return planned.All(ratio => ratio.Holds) ? 0 : 1;
 }
+if (args is ["edit"])
+{
+    var edited = await EditBench.Run();
+    edited.ToList().ForEach(Console.WriteLine);
+    return edited.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["table"])
 {
     var laid = TableBench.Run();
@@ -45,7 +51,7 @@ if (args is ["icons"])
 if (args.Length > 0)
 {
     Console.Error.WriteLine(
-        $"bench takes ui, icons, carve, doors, engine, plan, table or quality; \"{args[0]}\" is none of them."
+        $"bench takes ui, icons, carve, doors, edit, engine, plan, table or quality; \"{args[0]}\" is none of them."
     );
     return 1;
 }
