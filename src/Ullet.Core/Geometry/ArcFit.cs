@@ -153,12 +153,13 @@ public static class ArcFit
         var radius = start.DistanceTo(centre);
         for (var i = from + 1; i < to; i++)
         {
-            worst = Math.Max(worst, Math.Abs(run[i].DistanceTo(centre) - radius));
-            if (Point.Cross(chord, run[i] - start) * bulge > chord.Length * Sampling * 4)
-            {
-                // On the other side of the chord than the arc.
-                return double.PositiveInfinity;
-            }
+            // On the other side of the chord than the arc, its ends are what is near: a curve that turns back on itself lies along
+            // the circle, beyond the arc.
+            var off =
+                Point.Cross(chord, run[i] - start) * bulge > 0
+                    ? Math.Min(run[i].DistanceTo(start), run[i].DistanceTo(end))
+                    : Math.Abs(run[i].DistanceTo(centre) - radius);
+            worst = Math.Max(worst, off);
         }
         return worst;
     }

@@ -8,7 +8,7 @@ namespace Ullet.Core.Pipeline;
 public sealed class StationCache
 {
     /// <summary>Bytes kept when nothing else is asked.</summary>
-    public const long DefaultBytes = 160_000_000;
+    public const long DefaultBytes = 64_000_000;
 
     /// <summary>An entry's own share: key, links, counters.</summary>
     private const long EntryBytes = 250;

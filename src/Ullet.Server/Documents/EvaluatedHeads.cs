@@ -6,8 +6,8 @@ namespace Ullet.Server.Documents;
 /// <summary>Keeps the latest evaluations, up to a number of bytes: of each project's head, and of its newest preview.</summary>
 public sealed class EvaluatedHeads(Evaluator evaluator)
 {
-    private readonly RecentEvaluations _heads = new(96_000_000);
-    private readonly RecentEvaluations _previews = new(32_000_000);
+    private readonly RecentEvaluations _heads = new(48_000_000);
+    private readonly RecentEvaluations _previews = new(16_000_000);
 
     /// <summary>What the stations make of a head.</summary>
     public Evaluated Of(Head head, CancellationToken cancellation)

@@ -11,7 +11,7 @@ internal sealed class ImportedDrawings(UlletDb db) : IImportedDrawings
     internal const string Kind = "drawing";
 
     /// <summary>The most that is kept read, bytes.</summary>
-    private const long MostBytes = 48_000_000;
+    private const long MostBytes = 32_000_000;
 
     private static readonly Lock Gate = new();
     private static readonly LinkedList<(string Token, Drawing Drawing, long Bytes)> Kept = new();

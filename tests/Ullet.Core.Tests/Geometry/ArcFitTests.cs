@@ -53,6 +53,25 @@ public sealed class ArcFitTests
         }
     }
 
+    [Theory]
+    [InlineData(0.3)]
+    [InlineData(1)]
+    [InlineData(4)]
+    public void Arcs_OfACurveThatTurnsBack_ReachAsFarAsItDoes(double size)
+    {
+        // A bow that ends by running back along itself: its tip lies beyond the last place.
+        for (var back = 0.02; back < 0.4; back += 0.02)
+        {
+            var bow = Curve.Cubic(
+                new(0, 0),
+                new(size * 0.3, size * 0.5),
+                new(size * (1 + (3 * back)), size * (0.4 + back)),
+                new(size, size * 0.3)
+            );
+            Assert.InRange(Off([bow], ArcFit.Of([bow])), 0, 0.02);
+        }
+    }
+
     [Fact]
     public void Arcs_OfAQuarterCircle_AreOneWithItsBulge()
     {
