@@ -139,7 +139,6 @@ public static class ArcFit
     private static double Error(List<Point> run, int from, int to, double bulge)
     {
         var (start, end) = (run[from], run[to]);
-        var chord = end - start;
         var worst = 0.0;
         if (bulge == 0)
         {
@@ -153,12 +152,13 @@ public static class ArcFit
         var radius = start.DistanceTo(centre);
         for (var i = from + 1; i < to; i++)
         {
-            // On the other side of the chord than the arc, its ends are what is near: a curve that turns back on itself lies along
-            // the circle, beyond the arc.
-            var off =
-                Point.Cross(chord, run[i] - start) * bulge > 0
-                    ? Math.Min(run[i].DistanceTo(start), run[i].DistanceTo(end))
-                    : Math.Abs(run[i].DistanceTo(centre) - radius);
+            var spoke = run[i] - centre;
+            // Outside the arc's wedge its ends are what is near: a curve that turns back on itself runs along the circle, beyond
+            // the arc.
+            var isBeside = Point.Cross(start - centre, spoke) * bulge >= 0 && Point.Cross(spoke, end - centre) * bulge >= 0;
+            var off = isBeside
+                ? Math.Abs(spoke.Length - radius)
+                : Math.Min(run[i].DistanceTo(start), run[i].DistanceTo(end));
             worst = Math.Max(worst, off);
         }
         return worst;

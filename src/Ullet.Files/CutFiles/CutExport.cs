@@ -49,7 +49,7 @@ public static class CutExport
             case CutFormat.Svg:
                 return Svg(page);
             case CutFormat.Dxf:
-                return Dxf(page);
+                return Lines("DXF", page, DxfCutWriter.Write(page), file => DxfCutReader.Read(file));
             case CutFormat.Eps:
                 return Lines("EPS", page, EpsCutWriter.Write(page), file => EpsCutReader.Read(file));
             case CutFormat.Pdf:
@@ -103,19 +103,6 @@ public static class CutExport
             Lines("SVG", Grouped(page), file, bytes => SvgCutReader.Read(bytes, sizing));
         }
         return file;
-    }
-
-    /// <summary>In arcs; in short straight stretches when a line can't be told in arcs closely enough.</summary>
-    private static byte[] Dxf(CutPage page)
-    {
-        try
-        {
-            return Lines("DXF", page, DxfCutWriter.Write(page), file => DxfCutReader.Read(file));
-        }
-        catch (InvalidOperationException)
-        {
-            return Lines("DXF", page, DxfCutWriter.Write(page, straight: true), file => DxfCutReader.Read(file));
-        }
     }
 
     /// <summary>With its lines in the order of their roles, as an SVG groups them.</summary>

@@ -10,9 +10,7 @@ namespace Ullet.Files.CutFiles;
 /// a cloth, y up from the page's lower left.</summary>
 public static class DxfCutWriter
 {
-    /// <param name="page">The shapes, mm.</param>
-    /// <param name="straight">True for short straight stretches in place of arcs.</param>
-    public static byte[] Write(CutPage page, bool straight = false)
+    public static byte[] Write(CutPage page)
     {
         var text = new DxfText();
         text.Pair(999, $"{DxfCutReader.ClothNote}{CutNames.Plain(page.Cloth)}");
@@ -28,7 +26,7 @@ public static class DxfCutWriter
         var up = Affine.Scale(1, -1).Then(Affine.Translate(0, page.Height));
         foreach (var path in page.Paths)
         {
-            Polyline(text, path.Transform(up), page.Cloth, used, straight);
+            Polyline(text, path.Transform(up), page.Cloth, used);
         }
         text.Pair(0, "ENDSEC").Pair(0, "EOF");
         return text.Bytes();
@@ -62,10 +60,10 @@ public static class DxfCutWriter
         text.Pair(0, "ENDTAB").Pair(0, "ENDSEC");
     }
 
-    private static void Polyline(DxfText text, CutPath path, string cloth, HashSet<string> used, bool straight)
+    private static void Polyline(DxfText text, CutPath path, string cloth, HashSet<string> used)
     {
         var layer = Layer(cloth, path.Role);
-        var arcs = straight ? Stretches(path) : ArcFit.Of(path.Curves);
+        var arcs = ArcFit.Of(path.Curves);
         text.Pair(999, DxfWalk.NamePrefix + CutNames.Unique(CutNames.Id(path.Name), used));
         text.Pair(0, "POLYLINE").Pair(8, layer).Pair(66, "1").Pair(10, 0).Pair(20, 0).Pair(30, 0);
         text.Pair(70, path.IsClosed ? "1" : "0");
@@ -78,12 +76,6 @@ public static class DxfCutWriter
             Vertex(text, layer, arcs[^1].End, 0);
         }
         text.Pair(0, "SEQEND").Pair(8, layer);
-    }
-
-    private static IReadOnlyList<BulgeArc> Stretches(CutPath path)
-    {
-        var places = new OpenPath(path.Curves).Flatten(ArcFit.Within);
-        return [.. places.Zip(places.Skip(1), (start, end) => new BulgeArc(start, end, 0))];
     }
 
     private static void Vertex(DxfText text, string layer, Point at, double bulge)
