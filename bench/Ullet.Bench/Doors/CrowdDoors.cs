@@ -1,5 +1,4 @@
 using System.Diagnostics;
-using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace Ullet.Bench.Doors;
@@ -20,9 +19,7 @@ internal static class CrowdDoors
         var tally = new Tally($"{Clients} clients on {Projects} projects for {time.TotalSeconds:0} s, twice");
         var data = Directory.CreateTempSubdirectory("ullet-doors-").FullName;
         using var server = await DoorServer.Start(data, demo: true);
-        using var client = new HttpClient { BaseAddress = server.Address };
-        var shelf = await client.GetFromJsonAsync<JsonArray>("/api/projects");
-        var ids = shelf!.Select(item => (string)item!["id"]!).Take(Projects).ToList();
+        var ids = (await server.Shelf()).Take(Projects).ToList();
         await Crowd(server.Address, tally, ids, TimeSpan.FromSeconds(8));
         var alone = await Crowd(server.Address, tally, ids, time);
         using var done = new CancellationTokenSource();

@@ -1,5 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
 
 namespace Ullet.Bench.Doors;
 
@@ -84,6 +86,14 @@ internal sealed class DoorServer : IDisposable
         throw new InvalidOperationException(
             $"The server ended before it was ready: {await _process.StandardError.ReadToEndAsync()}"
         );
+    }
+
+    /// <summary>The ids of the projects on its shelf.</summary>
+    internal async Task<List<string>> Shelf()
+    {
+        using var client = new HttpClient { BaseAddress = Address };
+        var shelf = await client.GetFromJsonAsync<JsonArray>("/api/projects");
+        return [.. shelf!.Select(item => (string)item!["id"]!)];
     }
 
     /// <summary>SIGKILL.</summary>

@@ -1,5 +1,4 @@
 using System.Diagnostics;
-using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace Ullet.Bench.Doors;
@@ -25,9 +24,7 @@ internal static class LongUse
         var tally = new Tally($"{time.TotalMinutes:0.#} minutes of mixed use");
         var data = Directory.CreateTempSubdirectory("ullet-doors-").FullName;
         using var server = await DoorServer.Start(data, demo: true);
-        using var client = new HttpClient { BaseAddress = server.Address };
-        var shelf = await client.GetFromJsonAsync<JsonArray>("/api/projects");
-        var ids = shelf!.Select(item => (string)item!["id"]!).ToList();
+        var ids = await server.Shelf();
         using var sender = new Sender(server.Address, tally);
         var (random, watch) = (new Random(seed), Stopwatch.StartNew());
         var (early, late) = (new List<long>(), new List<long>());

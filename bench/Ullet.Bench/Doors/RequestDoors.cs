@@ -27,9 +27,7 @@ internal static class RequestDoors
         using var server = await DoorServer.Start(data, demo: true);
         using var client = new HttpClient { BaseAddress = server.Address };
         var openApi = await client.GetFromJsonAsync<JsonObject>("/openapi/v1.json");
-        var shelf = (await client.GetFromJsonAsync<JsonArray>("/api/projects"))!
-            .Select(item => (string)item!["id"]!)
-            .ToList();
+        var shelf = await server.Shelf();
         using var sender = new Sender(server.Address, tally);
         for (var begun = 0; begun * PerProject < requests; begun++)
         {
