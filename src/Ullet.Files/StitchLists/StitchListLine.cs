@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
 
@@ -75,6 +76,12 @@ internal sealed class StitchListLine
         throw Wrong($"\"{Shorten(word)}\" is no {what} that version {StitchListFormat.Version} knows");
     }
 
+    /// <summary>A colour like "#8e2347".</summary>
+    internal string Colour(string what) => Checked(Word(what));
+
+    /// <summary>A colour, or null for the word "none".</summary>
+    internal string? ColourOrNone(string what) => Word(what) is var word && word == "none" ? null : Checked(word);
+
     internal Point Place() => new(Real("x"), Real("y"));
 
     /// <summary>Reads "x,y" pairs to the line's end.</summary>
@@ -108,6 +115,9 @@ internal sealed class StitchListLine
     }
 
     internal StitchListException Wrong(string why) => new(Number, why);
+
+    private string Checked(string colour) =>
+        Limits.CheckColour(colour, "") is null ? colour : throw Wrong("a colour is written like #8e2347");
 
     private static string Shorten(string word) => word.Length <= 30 ? word : word[..30] + "…";
 

@@ -33,6 +33,29 @@ internal sealed class StitchListLines(string text)
     internal StitchListLine Dequeue() =>
         TryDequeue(out var line) ? line : throw new InvalidOperationException("There are no more lines.");
 
+    /// <summary>Takes the next line, which must begin with this word.</summary>
+    internal StitchListLine Header(string word)
+    {
+        if (!TryDequeue(out var line))
+        {
+            throw new StitchListException(1, $"the line \"{word}\" is missing");
+        }
+        line.Expect(word);
+        return line;
+    }
+
+    /// <summary>The one word of a line that has a name and a word.</summary>
+    internal string Only(string name)
+    {
+        var line = Header(name);
+        var word = line.Word($"the {name}");
+        line.End();
+        return word;
+    }
+
+    /// <summary>True when the next line begins with this word.</summary>
+    internal bool NextIs(string word) => TryPeek(out var line) && line.Starts(word);
+
     private StitchListLine? Next()
     {
         while (_at < text.Length)

@@ -14,12 +14,6 @@ public sealed class StitchListReader
     /// <summary>Largest file taken, bytes: some 1.5 million needle points.</summary>
     public const int LargestFile = 20_000_000;
 
-    private static readonly IReadOnlyDictionary<bool, string> Faces = new Dictionary<bool, string>
-    {
-        [true] = "up",
-        [false] = "down",
-    };
-
     private static readonly IReadOnlyDictionary<bool, string> HoopWords = new Dictionary<bool, string>
     {
         [true] = "off",
@@ -27,8 +21,13 @@ public sealed class StitchListReader
     };
 
     private readonly StitchListLines _lines;
+    private readonly StitchListLayers _layers;
 
-    private StitchListReader(string text) => _lines = new StitchListLines(text);
+    private StitchListReader(string text)
+    {
+        _lines = new StitchListLines(text);
+        _layers = new StitchListLayers(_lines);
+    }
 
     /// <returns>The program, or "stitch-list-foreign", "-newer", "-broken" with the line and a sentence.</returns>
     public static Result<StitchProgram> Read(ReadOnlySpan<byte> file)
@@ -75,31 +74,31 @@ public sealed class StitchListReader
 
     private StitchProgram ReadAll()
     {
-        var title = Only("title");
-        var hooping = Only("hooping");
-        Header("units").Expect("mm");
-        var axes = Header("axes");
+        var title = _lines.Only("title");
+        var hooping = _lines.Only("hooping");
+        _lines.Header("units").Expect("mm");
+        var axes = _lines.Header("axes");
         axes.Expect("x-right");
         axes.Expect("y-down");
-        Header("origin").Expect("field-centre");
-        var field = Header("field");
+        _lines.Header("origin").Expect("field-centre");
+        var field = _lines.Header("field");
         var (width, height) = (field.Real("the field's width"), field.Real("the field's height"));
         if (width <= 0 || height <= 0)
         {
             throw field.Wrong("the field must be larger than nothing");
         }
         var cautions = ImmutableArray.CreateBuilder<string>();
-        while (NextIs("caution"))
+        while (_lines.NextIs("caution"))
         {
-            cautions.Add(Only("caution"));
+            cautions.Add(_lines.Only("caution"));
         }
         var threads = Threads();
         var steps = ImmutableArray.CreateBuilder<ProgramStep>();
-        while (NextIs("step"))
+        while (_lines.NextIs("step"))
         {
             steps.Add(Step(steps.Count + 1, threads.Length));
         }
-        if (!NextIs("end"))
+        if (!_lines.NextIs("end"))
         {
             throw _lines.TryPeek(out var stray)
                 ? stray.Wrong("a step or the end was expected")
@@ -133,33 +132,12 @@ public sealed class StitchListReader
         }
     }
 
-    private StitchListLine Header(string word)
-    {
-        if (!_lines.TryDequeue(out var line))
-        {
-            throw new StitchListException(1, $"the line \"{word}\" is missing");
-        }
-        line.Expect(word);
-        return line;
-    }
-
-    /// <summary>The one word of a line that has a name and a word.</summary>
-    private string Only(string name)
-    {
-        var line = Header(name);
-        var word = line.Word($"the {name}");
-        line.End();
-        return word;
-    }
-
-    private bool NextIs(string word) => _lines.TryPeek(out var line) && line.Starts(word);
-
     private ImmutableArray<ProgramThread> Threads()
     {
         var threads = ImmutableArray.CreateBuilder<ProgramThread>();
-        while (NextIs("thread"))
+        while (_lines.NextIs("thread"))
         {
-            var line = Header("thread");
+            var line = _lines.Header("thread");
             var number = line.Whole("the thread's number");
             if (number != threads.Count + 1)
             {
@@ -167,7 +145,7 @@ public sealed class StitchListReader
                     $"threads are numbered from 1 without gaps; {number} stands where {threads.Count + 1} should"
                 );
             }
-            var colour = Colour(line);
+            var colour = line.Colour("a colour");
             var kind = line.OneOf(StitchListFormat.ThreadKinds, "thread kind");
             threads.Add(new ProgramThread(number, line.Word("the thread's name"), colour, kind));
             line.End();
@@ -177,7 +155,7 @@ public sealed class StitchListReader
 
     private ProgramStep Step(int expected, int threads)
     {
-        var line = Header("step");
+        var line = _lines.Header("step");
         var number = line.Whole("the step's number");
         if (number != expected)
         {
@@ -207,7 +185,7 @@ public sealed class StitchListReader
         line.End();
         var commands = ImmutableArray.CreateBuilder<NeedleCommand>();
         var at = Point.Zero;
-        while (NextIs("s") || NextIs("j") || NextIs("t"))
+        while (_lines.NextIs("s") || _lines.NextIs("j") || _lines.NextIs("t"))
         {
             var command = _lines.Dequeue();
             var word = command.Word("the command");
@@ -219,7 +197,7 @@ public sealed class StitchListReader
                 : NeedleKind.Trim;
             commands.Add(new NeedleCommand(kind, at));
         }
-        var stops = NextIs("stop");
+        var stops = _lines.NextIs("stop");
         if (stops)
         {
             _lines.Dequeue();
@@ -234,12 +212,12 @@ public sealed class StitchListReader
         line.Expect("hoop");
         var hoopOff = line.OneOf(HoopWords, "hoop word");
         line.End();
-        var text = Only("text");
-        var warning = NextIs("warning") ? Only("warning") : null;
-        var check = NextIs("check") ? Only("check") : null;
-        var note = NextIs("note") ? Only("note") : null;
+        var text = _lines.Only("text");
+        var warning = _lines.NextIs("warning") ? _lines.Only("warning") : null;
+        var check = _lines.NextIs("check") ? _lines.Only("check") : null;
+        var note = _lines.NextIs("note") ? _lines.Only("note") : null;
         var changes = ImmutableArray.CreateBuilder<LayerChange>();
-        while (Change() is { } change)
+        while (_layers.Change() is { } change)
         {
             changes.Add(change);
         }
@@ -249,72 +227,6 @@ public sealed class StitchListReader
         };
     }
 
-    /// <summary>The next statement when it changes layers; null when it does not.</summary>
-    private LayerChange? Change() =>
-        NextIs("lay") ? Laid(Header("lay"))
-        : NextIs("open") ? new LayerOpened(LayerOf(Header("open")), Area())
-        : NextIs("cut-back") ? new LayerTrimmed(LayerOf(Header("cut-back")), Area())
-        : NextIs("fold") ? Folded(Header("fold"))
-        : NextIs("remove") ? new LayerRemoved(LayerOf(Header("remove")))
-        : null;
-
-    private LayerFolded Folded(StitchListLine line)
-    {
-        var layer = line.Word("the layer");
-        line.Expect("face");
-        var faceUp = line.OneOf(Faces, "face");
-        line.End();
-        return new LayerFolded(layer, faceUp, Area());
-    }
-
-    private LayerLaid Laid(StitchListLine line)
-    {
-        var layer = line.Word("the layer");
-        var name = line.Word("the layer's name");
-        line.Expect("cloth");
-        var cloth = new Cloth
-        {
-            Id = line.Word("the cloth"),
-            Name = line.Word("the cloth's name"),
-            Kind = line.OneOf(StitchListFormat.ClothKinds, "kind of cloth"),
-            Texture = line.OneOf(StitchListFormat.Textures, "texture"),
-            Colour = Colour(line),
-            PatternColour = PatternColour(line),
-        };
-        line.Expect("face");
-        var faceUp = line.OneOf(Faces, "face");
-        var isBeneath = line.HasMore;
-        if (isBeneath)
-        {
-            line.Expect("beneath");
-        }
-        line.End();
-        return new LayerLaid(layer, name, cloth, faceUp, Area()) { IsBeneath = isBeneath };
-    }
-
-    private static string LayerOf(StitchListLine line)
-    {
-        var layer = line.Word("the layer");
-        line.End();
-        return layer;
-    }
-
-    private ImmutableArray<Region> Area()
-    {
-        var regions = ImmutableArray.CreateBuilder<Region>();
-        while (NextIs("area"))
-        {
-            var shell = Header("area").Ring();
-            var holes = ImmutableArray.CreateBuilder<Ring>();
-            while (NextIs("hole"))
-            {
-                holes.Add(Header("hole").Ring());
-            }
-            regions.Add(new Region(shell, holes.ToImmutable()));
-        }
-        return regions.ToImmutable();
-    }
-
     private static (StepKey Key, string Owner) KeyAndOwner(StitchListLine line)
     {
         line.Expect("key");
@@ -322,15 +234,4 @@ public sealed class StitchListReader
         line.Expect("owner");
         return (key, line.Word("the owner"));
     }
-
-    private static string? PatternColour(StitchListLine line)
-    {
-        var word = line.Word("the pattern's colour");
-        return word == "none" ? null : CheckedColour(line, word);
-    }
-
-    private static string Colour(StitchListLine line) => CheckedColour(line, line.Word("a colour"));
-
-    private static string CheckedColour(StitchListLine line, string word) =>
-        Limits.CheckColour(word, "") is null ? word : throw line.Wrong("a colour is written like #8e2347");
 }
