@@ -13,6 +13,9 @@ public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions optio
 
     private const long Day = 86_400_000;
 
+    /// <summary>A disk with less than this left is nearly full, bytes.</summary>
+    private const long LittleBytes = 500_000_000;
+
     internal async Task<RoomUsed> Used(CancellationToken cancellation)
     {
         var states = await db
@@ -38,6 +41,7 @@ public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions optio
             .ToListAsync(cancellation);
         var assets = await db.Assets.SumAsync(asset => (long)asset.Bytes.Length, cancellation);
         var unused = await sweep.UnusedBytes(cancellation);
+        var free = new DriveInfo(options.DataFolder).AvailableFreeSpace;
         return new RoomUsed(
             FileBytes(),
             states.Where(state => state is { IsHead: true, IsInBin: false }).Sum(state => state.Bytes),
@@ -45,7 +49,8 @@ public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions optio
             states.Where(state => state.IsInBin).Sum(state => state.Bytes),
             assets - unused,
             unused,
-            new DriveInfo(options.DataFolder).AvailableFreeSpace
+            free,
+            free < LittleBytes
         );
     }
 

@@ -8,6 +8,7 @@ namespace Ullet.Server.Documents;
 /// <param name="Files">Fonts and pictures that are used, or may be.</param>
 /// <param name="Unused">Imported files, pictures and removed fonts that nothing names any more.</param>
 /// <param name="DiskFree">What the disk has left.</param>
+/// <param name="IsLittle">True when that is little enough to be warned of.</param>
 public sealed record RoomUsed(
     long Total,
     long Projects,
@@ -15,7 +16,8 @@ public sealed record RoomUsed(
     long Bin,
     long Files,
     long Unused,
-    long DiskFree
+    long DiskFree,
+    bool IsLittle
 );
 
 /// <summary>What is to be cleared.</summary>

@@ -3,14 +3,11 @@ import { useRoom } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { bytes } from "../../state/bytes";
 
-/** Less than this is said to be little, bytes. */
-const LITTLE = 500_000_000;
-
 /** The room that Ullet's data take, and what the disk has left. */
 export function RoomLine({ onOpen }: { onOpen: () => void }) {
   const room = useRoom();
   if (!room.data) return null;
-  const little = room.data.diskFree < LITTLE;
+  const little = room.data.isLittle;
   return (
     <p className="mt-8 flex items-center gap-3 text-[14px] text-muted" data-little={little || undefined}>
       <HardDrive size={16} aria-hidden />
