@@ -169,7 +169,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
           : null}
         <MatNumbers shapes={sheet.shapes} size={letters} drag={drag} />
         {cloth.mirrorReason ? (
-          <g transform={`translate(${sheet.matWidth - 6} ${sheet.matHeight - 4})`}>
+          <g transform={`translate(${sheet.matWidth - 6} ${sheet.matHeight - 2.6})`}>
             <text textAnchor="end" fontSize={letters * 1.15} fontWeight="600" fill="#b3343a">
               ⇋ mirrored: {cloth.mirrorReason}
             </text>
