@@ -155,7 +155,8 @@ public static class ArcFit
             var spoke = run[i] - centre;
             // Outside the arc's wedge its ends are what is near: a curve that turns back on itself runs along the circle, beyond
             // the arc.
-            var isBeside = Point.Cross(start - centre, spoke) * bulge >= 0 && Point.Cross(spoke, end - centre) * bulge >= 0;
+            var isBeside =
+                Point.Cross(start - centre, spoke) * bulge >= 0 && Point.Cross(spoke, end - centre) * bulge >= 0;
             var off = isBeside
                 ? Math.Abs(spoke.Length - radius)
                 : Math.Min(run[i].DistanceTo(start), run[i].DistanceTo(end));

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Documents;
 using Ullet.Core.Drawings;
@@ -28,6 +27,7 @@ public sealed record Saved(long Head, string Label);
 /// head still stands. So a slow edit keeps nobody from reading and writing.</remarks>
 public sealed class DocumentHistory(
     UlletDb db,
+    HeadWriter writer,
     Evaluator evaluator,
     EvaluatedHeads heads,
     SceneBuilder scenes,
@@ -36,14 +36,6 @@ public sealed class DocumentHistory(
     TimeProvider clock
 )
 {
-    /// <summary>Revisions kept beside every hour's last.</summary>
-    public const int RevisionsKept = 200;
-
-    /// <summary>Thinning runs once in so many revisions.</summary>
-    private const int ThinEvery = 50;
-
-    private static readonly ConcurrentDictionary<string, SemaphoreSlim> Locks = new(StringComparer.Ordinal);
-
     /// <summary>What edits may read beside the document.</summary>
     public EditContext Context => new(evaluator) { Imports = imports };
 
@@ -98,7 +90,7 @@ public sealed class DocumentHistory(
         await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
         db.Projects.Add(row);
         await db.SaveChangesAsync(cancellation);
-        await Append(row, null, label, clean, cancellation);
+        await writer.Append(row, null, label, clean, cancellation);
         await transaction.CommitAsync(cancellation);
         heads.Adopt(row.Id, row.HeadId, evaluated);
         return new CreatedProject(row.Id, row.HeadId);
@@ -127,7 +119,7 @@ public sealed class DocumentHistory(
         }
         if (head.Revision != expectedHead)
         {
-            return Stale(head.Revision);
+            return HeadWriter.Stale(head.Revision);
         }
         var made = Made(head, edit);
         if (!made.IsOk)
@@ -136,12 +128,12 @@ public sealed class DocumentHistory(
         }
         var (after, evaluated) = made.Value;
         var label = PlainText.Line(edit.Label(head.Project));
-        var saved = await Locked(
+        var saved = await writer.Locked(
             projectId,
             expectedHead,
             async row =>
             {
-                await Append(row, row.HeadId, label, after, cancellation);
+                await writer.Append(row, row.HeadId, label, after, cancellation);
                 return new Saved(row.HeadId, label);
             },
             cancellation
@@ -166,63 +158,9 @@ public sealed class DocumentHistory(
                     .Then(after => (Result<(Project, Evaluated)>)(after, evaluator.Evaluate(after, token)))
         );
 
-    /// <summary>The newest state of a project that can be read, before its head; null for none.</summary>
-    public async Task<(long Revision, Project Project)?> LastReadable(string projectId, CancellationToken cancellation)
-    {
-        var ids = await db
-            .Revisions.AsNoTracking()
-            .Where(revision => revision.ProjectId == projectId)
-            .OrderByDescending(revision => revision.Id)
-            .Select(revision => revision.Id)
-            .ToListAsync(cancellation);
-        foreach (var id in ids)
-        {
-            var snapshot = await db
-                .Revisions.AsNoTracking()
-                .Where(revision => revision.Id == id)
-                .Select(revision => revision.Snapshot)
-                .FirstAsync(cancellation);
-            if (Snapshot.TryUnpack(snapshot, out var project, out _))
-            {
-                return (id, project!);
-            }
-        }
-        return null;
-    }
-
-    /// <summary>Makes the last readable state of a damaged project its head. The damaged one stays in the history.</summary>
-    /// <returns>The new head, or "project-unknown", "project-whole", "project-lost".</returns>
-    public async Task<Result<Saved>> Restore(string projectId, CancellationToken cancellation)
-    {
-        var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == projectId, cancellation);
-        if (row is null || row.DeletedAt is not null)
-        {
-            return Unknown(projectId);
-        }
-        if (await LastReadable(projectId, cancellation) is not { } last)
-        {
-            return new Refusal("project-lost", "id", "No state of this project can be read any more.");
-        }
-        if (last.Revision == row.HeadId)
-        {
-            return new Refusal("project-whole", "id", "This project can be read as it is; nothing was changed.");
-        }
-        const string Label = "Go back to the last readable state";
-        return await Locked(
-            projectId,
-            row.HeadId,
-            async own =>
-            {
-                await Append(own, last.Revision, Label, last.Project, cancellation);
-                return new Saved(own.HeadId, Label);
-            },
-            cancellation
-        );
-    }
-
     /// <summary>Moves the head to its parent.</summary>
     public Task<Result<Saved>> Undo(string projectId, long expectedHead, CancellationToken cancellation) =>
-        Locked(
+        writer.Locked(
             projectId,
             expectedHead,
             async row =>
@@ -233,7 +171,7 @@ public sealed class DocumentHistory(
                     return new Refusal("nothing-to-undo", "head", "There is nothing left to undo.");
                 }
                 var parent = await Revision(parentId, cancellation);
-                await MoveTo(row, parent, cancellation);
+                await writer.MoveTo(row, parent, cancellation);
                 return new Saved(parentId, head.Label);
             },
             cancellation
@@ -241,7 +179,7 @@ public sealed class DocumentHistory(
 
     /// <summary>Moves the head to the newest revision made on it.</summary>
     public Task<Result<Saved>> Redo(string projectId, long expectedHead, CancellationToken cancellation) =>
-        Locked(
+        writer.Locked(
             projectId,
             expectedHead,
             async row =>
@@ -250,7 +188,7 @@ public sealed class DocumentHistory(
                 {
                     return new Refusal("nothing-to-redo", "head", "There is nothing to do again.");
                 }
-                await MoveTo(row, child, cancellation);
+                await writer.MoveTo(row, child, cancellation);
                 return new Saved(child.Id, child.Label);
             },
             cancellation
@@ -283,84 +221,6 @@ public sealed class DocumentHistory(
             .Where(r => r.ProjectId == projectId && r.ParentId == parent)
             .OrderByDescending(r => r.Id)
             .FirstOrDefaultAsync(cancellation);
-
-    /// <summary>Carries out a change alone, in one transaction, on the head that the caller knows.</summary>
-    private async Task<Result<Saved>> Locked(
-        string projectId,
-        long expectedHead,
-        Func<ProjectRow, Task<Result<Saved>>> change,
-        CancellationToken cancellation
-    )
-    {
-        var gate = Locks.GetOrAdd(projectId, _ => new SemaphoreSlim(1));
-        await gate.WaitAsync(cancellation);
-        try
-        {
-            await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
-            var row = await db.Projects.FirstOrDefaultAsync(p => p.Id == projectId, cancellation);
-            if (row is null || row.DeletedAt is not null)
-            {
-                return Unknown(projectId);
-            }
-            if (row.HeadId != expectedHead)
-            {
-                return Stale(row.HeadId);
-            }
-            var result = await change(row);
-            if (result.IsOk)
-            {
-                await transaction.CommitAsync(cancellation);
-            }
-            return result;
-        }
-        finally
-        {
-            gate.Release();
-        }
-    }
-
-    private async Task Append(
-        ProjectRow row,
-        long? parent,
-        string label,
-        Project project,
-        CancellationToken cancellation
-    )
-    {
-        var revision = new RevisionRow
-        {
-            ProjectId = row.Id,
-            ParentId = parent,
-            Label = label,
-            At = Now,
-            Snapshot = Snapshot.Pack(project),
-        };
-        db.Revisions.Add(revision);
-        await db.SaveChangesAsync(cancellation);
-        row.HeadId = revision.Id;
-        row.Title = project.Title;
-        row.UpdatedAt = Now;
-        await db.SaveChangesAsync(cancellation);
-        if (revision.Id % ThinEvery == 0)
-        {
-            await RevisionThinning.Run(db, row.Id, row.HeadId, RevisionsKept, cancellation);
-        }
-    }
-
-    private async Task MoveTo(ProjectRow row, RevisionRow target, CancellationToken cancellation)
-    {
-        row.HeadId = target.Id;
-        row.Title = Snapshot.Unpack(target.Snapshot).Title;
-        row.UpdatedAt = Now;
-        await db.SaveChangesAsync(cancellation);
-    }
-
-    private static Refusal Stale(long current) =>
-        new(
-            "head-stale",
-            current.ToString(),
-            "This project was changed elsewhere in the meantime. Read it again and repeat the change."
-        );
 
     /// <summary>The refusal for a project that is not on the shelf.</summary>
     public static Refusal Unknown(string projectId) =>

@@ -14,29 +14,6 @@ using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
-/// <summary>A project on the shelf. Times are Unix ms.</summary>
-/// <param name="Id">Names it.</param>
-/// <param name="Title">What it is called.</param>
-/// <param name="Head">Its current state.</param>
-/// <param name="UpdatedAt">When it was changed last.</param>
-/// <param name="Hoop">Its hoop; empty for a damaged one.</param>
-/// <param name="Pieces">How many elements it has.</param>
-/// <param name="Damage">Why it can't be opened, as a sentence; null for a whole one.</param>
-public sealed record ShelfItem(
-    string Id,
-    string Title,
-    long Head,
-    long UpdatedAt,
-    string Hoop,
-    int Pieces,
-    ShelfDamage? Damage = null
-);
-
-/// <summary>What is wrong with a project on the shelf.</summary>
-/// <param name="Words">Why it can't be opened.</param>
-/// <param name="LastReadable">When its last readable state was saved, Unix ms; null when there is none.</param>
-public sealed record ShelfDamage(string Words, long? LastReadable);
-
 /// <summary>How a new project begins: blank with a title and a field, or from an imported file's token.</summary>
 public sealed record NewProject
 {
@@ -70,124 +47,17 @@ public sealed record CreatedProject(string Id, long Head);
 /// <summary>A whole document with its head.</summary>
 public sealed record ProjectDto(string Id, long Head, long SavedAt, Project Project);
 
-/// <summary>/api/projects: the shelf.</summary>
+/// <summary>/api/projects: making, reading, copying and deleting them.</summary>
 internal static class ProjectEndpoints
 {
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects").WithTags("Projects");
-        group.MapGet("", List).WithName("listProjects");
         group.MapPost("", Create).WithName("createProject");
         group.MapGet("{id}", Get).WithName("getProject");
         group.MapDelete("{id}", Delete).WithName("deleteProject");
         group.MapPost("{id}/restore", Restore).WithName("restoreProject");
         group.MapPost("{id}/copy", Copy).WithName("copyProject");
-        group
-            .MapPost("{id}/recover", Recover)
-            .WithName("recoverProject")
-            .WithDescription("Makes the last readable state of a damaged project its head.");
-        group
-            .MapGet("{id}/stored", Stored)
-            .WithName("getStoredState")
-            .WithDescription("What is stored of a project's head, as it is: for a damaged one.");
-    }
-
-    private static async Task<Ok<List<ShelfItem>>> List(
-        UlletDb db,
-        DocumentHistory history,
-        ILogger<ShelfItem> log,
-        CancellationToken cancellation
-    )
-    {
-        var rows = await db
-            .Projects.AsNoTracking()
-            .Where(p => p.DeletedAt == null)
-            .OrderByDescending(p => p.UpdatedAt)
-            .ToListAsync(cancellation);
-        var items = new List<ShelfItem>(rows.Count);
-        foreach (var row in rows)
-        {
-            items.Add(await Item(row, db, history, log, cancellation));
-        }
-        return TypedResults.Ok(items);
-    }
-
-    /// <summary>A card of the shelf; one for a damaged project says what is wrong, and the others are shown all the same.</summary>
-    private static async Task<ShelfItem> Item(
-        ProjectRow row,
-        UlletDb db,
-        DocumentHistory history,
-        ILogger<ShelfItem> log,
-        CancellationToken cancellation
-    )
-    {
-        var snapshot = await db
-            .Revisions.AsNoTracking()
-            .Where(r => r.Id == row.HeadId)
-            .Select(r => r.Snapshot)
-            .FirstOrDefaultAsync(cancellation);
-        var why = "the state that it should be in is not there";
-        if (snapshot is not null && Snapshot.TryUnpack(snapshot, out var project, out why))
-        {
-            return new ShelfItem(
-                row.Id,
-                row.Title,
-                row.HeadId,
-                row.UpdatedAt,
-                project!.Hooping.Hoop.Name,
-                project.Elements.Length
-            );
-        }
-        log.LogError("Project {Id} can't be read: {Why}", row.Id, why);
-        var last = await history.LastReadable(row.Id, cancellation);
-        var savedAt = last is { } found
-            ? await db.Revisions.Where(r => r.Id == found.Revision).Select(r => r.At).FirstAsync(cancellation)
-            : (long?)null;
-        return new ShelfItem(
-            row.Id,
-            row.Title,
-            row.HeadId,
-            row.UpdatedAt,
-            "",
-            0,
-            new ShelfDamage(Sentence(why), savedAt)
-        );
-    }
-
-    private static string Sentence(string why) =>
-        why.StartsWith("This project", StringComparison.Ordinal) ? why : $"This project can't be opened: {why}.";
-
-    private static async Task<Results<Ok<CreatedProject>, ProblemHttpResult>> Recover(
-        string id,
-        DocumentHistory history,
-        CancellationToken cancellation
-    )
-    {
-        var saved = await history.Restore(id, cancellation);
-        return saved.IsOk ? TypedResults.Ok(new CreatedProject(id, saved.Value.Head)) : Problems.Of(saved.Refusal!);
-    }
-
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stored(
-        string id,
-        UlletDb db,
-        CancellationToken cancellation
-    )
-    {
-        var row = await db.Projects.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancellation);
-        if (row is null)
-        {
-            return Problems.Of(DocumentHistory.Unknown(id));
-        }
-        var snapshot = await db
-            .Revisions.AsNoTracking()
-            .Where(r => r.Id == row.HeadId)
-            .Select(r => r.Snapshot)
-            .FirstOrDefaultAsync(cancellation);
-        var name = FileNames.Slug(row.Title);
-        return snapshot is null
-                ? Problems.Of(new Refusal("project-lost", "id", "Nothing is stored of this project's state."))
-            : Snapshot.Json(snapshot) is { } json ? TypedResults.File(json, "application/json", name + " stored.json")
-            : TypedResults.File(snapshot, "application/octet-stream", name + " stored.bin");
     }
 
     private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Create(

@@ -84,7 +84,9 @@ internal static class ServerSetup
         services.AddScoped<AssetSweep>();
         services.AddScoped<RoomKeeper>();
         services.AddScoped<IImportedDrawings, ImportedDrawings>();
+        services.AddScoped<HeadWriter>();
         services.AddScoped<DocumentHistory>();
+        services.AddScoped<ProjectRepair>();
         services.AddScoped<Evaluations>();
         services.AddScoped<CutExports>();
         services.AddHostedService<Housekeeping>();
@@ -112,7 +114,9 @@ internal static class ServerSetup
         app.MapOpenApi();
         app.MapScalarApiReference("/docs");
         ReferenceEndpoints.Map(app);
+        ShelfEndpoints.Map(app);
         ProjectEndpoints.Map(app);
+        DamagedProjectEndpoints.Map(app);
         PatternEndpoints.Map(app);
         EditEndpoints.Map(app);
         SceneEndpoints.Map(app);

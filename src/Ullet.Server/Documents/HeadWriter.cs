@@ -1,0 +1,102 @@
+using System.Collections.Concurrent;
+using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Server.Data;
+
+namespace Ullet.Server.Documents;
+
+/// <summary>Writes the heads of projects: one change after the other for each project, each in one transaction.</summary>
+public sealed class HeadWriter(UlletDb db, TimeProvider clock)
+{
+    /// <summary>Revisions kept beside every hour's last.</summary>
+    public const int RevisionsKept = 200;
+
+    /// <summary>Thinning runs once in so many revisions.</summary>
+    private const int ThinEvery = 50;
+
+    private static readonly ConcurrentDictionary<string, SemaphoreSlim> Locks = new(StringComparer.Ordinal);
+
+    private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
+
+    /// <summary>Carries out a change alone, in one transaction, on the head that the caller knows.</summary>
+    internal async Task<Result<Saved>> Locked(
+        string projectId,
+        long expectedHead,
+        Func<ProjectRow, Task<Result<Saved>>> change,
+        CancellationToken cancellation
+    )
+    {
+        var gate = Locks.GetOrAdd(projectId, _ => new SemaphoreSlim(1));
+        await gate.WaitAsync(cancellation);
+        try
+        {
+            await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
+            var row = await db.Projects.FirstOrDefaultAsync(p => p.Id == projectId, cancellation);
+            if (row is null || row.DeletedAt is not null)
+            {
+                return DocumentHistory.Unknown(projectId);
+            }
+            if (row.HeadId != expectedHead)
+            {
+                return Stale(row.HeadId);
+            }
+            var result = await change(row);
+            if (result.IsOk)
+            {
+                await transaction.CommitAsync(cancellation);
+            }
+            return result;
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    /// <summary>Writes a state on another one, or the first of all, and makes it the head.</summary>
+    internal async Task Append(
+        ProjectRow row,
+        long? parent,
+        string label,
+        Project project,
+        CancellationToken cancellation
+    )
+    {
+        var revision = new RevisionRow
+        {
+            ProjectId = row.Id,
+            ParentId = parent,
+            Label = label,
+            At = Now,
+            Snapshot = Snapshot.Pack(project),
+        };
+        db.Revisions.Add(revision);
+        await db.SaveChangesAsync(cancellation);
+        row.HeadId = revision.Id;
+        row.Title = project.Title;
+        row.UpdatedAt = Now;
+        await db.SaveChangesAsync(cancellation);
+        if (revision.Id % ThinEvery == 0)
+        {
+            await RevisionThinning.Run(db, row.Id, row.HeadId, RevisionsKept, cancellation);
+        }
+    }
+
+    /// <summary>Makes a state that stands in the history the head.</summary>
+    internal async Task MoveTo(ProjectRow row, RevisionRow target, CancellationToken cancellation)
+    {
+        row.HeadId = target.Id;
+        row.Title = Snapshot.Unpack(target.Snapshot).Title;
+        row.UpdatedAt = Now;
+        await db.SaveChangesAsync(cancellation);
+    }
+
+    /// <summary>The refusal for a change of a head that is none any more.</summary>
+    internal static Refusal Stale(long current) =>
+        new(
+            "head-stale",
+            current.ToString(),
+            "This project was changed elsewhere in the meantime. Read it again and repeat the change."
+        );
+}

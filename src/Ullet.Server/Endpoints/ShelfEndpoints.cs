@@ -1,0 +1,101 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Ullet.Server.Data;
+using Ullet.Server.Documents;
+
+namespace Ullet.Server.Endpoints;
+
+/// <summary>A project on the shelf. Times are Unix ms.</summary>
+/// <param name="Id">Names it.</param>
+/// <param name="Title">What it is called.</param>
+/// <param name="Head">Its current state.</param>
+/// <param name="UpdatedAt">When it was changed last.</param>
+/// <param name="Hoop">Its hoop; empty for a damaged one.</param>
+/// <param name="Pieces">How many elements it has.</param>
+/// <param name="Damage">Why it can't be opened, as a sentence; null for a whole one.</param>
+public sealed record ShelfItem(
+    string Id,
+    string Title,
+    long Head,
+    long UpdatedAt,
+    string Hoop,
+    int Pieces,
+    ShelfDamage? Damage = null
+);
+
+/// <summary>What is wrong with a project on the shelf.</summary>
+/// <param name="Words">Why it can't be opened.</param>
+/// <param name="LastReadable">When its last readable state was saved, Unix ms; null when there is none.</param>
+public sealed record ShelfDamage(string Words, long? LastReadable);
+
+/// <summary>GET /api/projects: the shelf.</summary>
+internal static class ShelfEndpoints
+{
+    internal static void Map(IEndpointRouteBuilder app) =>
+        app.MapGroup("/api/projects").WithTags("Projects").MapGet("", List).WithName("listProjects");
+
+    private static async Task<Ok<List<ShelfItem>>> List(
+        UlletDb db,
+        ProjectRepair repair,
+        ILogger<ShelfItem> log,
+        CancellationToken cancellation
+    )
+    {
+        var rows = await db
+            .Projects.AsNoTracking()
+            .Where(p => p.DeletedAt == null)
+            .OrderByDescending(p => p.UpdatedAt)
+            .ToListAsync(cancellation);
+        var items = new List<ShelfItem>(rows.Count);
+        foreach (var row in rows)
+        {
+            items.Add(await Item(row, db, repair, log, cancellation));
+        }
+        return TypedResults.Ok(items);
+    }
+
+    /// <summary>A card of the shelf; one for a damaged project says what is wrong, and the others are shown all the same.</summary>
+    private static async Task<ShelfItem> Item(
+        ProjectRow row,
+        UlletDb db,
+        ProjectRepair repair,
+        ILogger<ShelfItem> log,
+        CancellationToken cancellation
+    )
+    {
+        var snapshot = await db
+            .Revisions.AsNoTracking()
+            .Where(r => r.Id == row.HeadId)
+            .Select(r => r.Snapshot)
+            .FirstOrDefaultAsync(cancellation);
+        var why = "the state that it should be in is not there";
+        if (snapshot is not null && Snapshot.TryUnpack(snapshot, out var project, out why))
+        {
+            return new ShelfItem(
+                row.Id,
+                row.Title,
+                row.HeadId,
+                row.UpdatedAt,
+                project!.Hooping.Hoop.Name,
+                project.Elements.Length
+            );
+        }
+        log.LogError("Project {Id} can't be read: {Why}", row.Id, why);
+        var last = await repair.LastReadable(row.Id, cancellation);
+        var savedAt = last is { } found
+            ? await db.Revisions.Where(r => r.Id == found.Revision).Select(r => r.At).FirstAsync(cancellation)
+            : (long?)null;
+        return new ShelfItem(
+            row.Id,
+            row.Title,
+            row.HeadId,
+            row.UpdatedAt,
+            "",
+            0,
+            new ShelfDamage(Sentence(why), savedAt)
+        );
+    }
+
+    private static string Sentence(string why) =>
+        why.StartsWith("This project", StringComparison.Ordinal) ? why : $"This project can't be opened: {why}.";
+}
