@@ -71,26 +71,36 @@ public sealed class ShelfTests(UlletSite site) : BrowserTest(site), IClassFixtur
             NewProject(visitor, "Nested squares");
             var file = Path.Combine(Site.DataFolder, "squares.svg");
             File.WriteAllText(file, Squares());
-            // Two others stand in the queue before it.
+            // Others stand in the queue before it, more than are read while the queue is looked at.
             using var others = new HttpClient { BaseAddress = Site.Address };
-            var before = Enumerable.Range(0, 2).Select(_ => Import(others, file)).ToList();
+            using var leave = new CancellationTokenSource();
+            var before = Enumerable.Range(0, 6).Select(_ => Import(others, file, leave.Token)).ToList();
             visitor.ChooseFile("Drawing file", file);
             visitor.WaitForText("Reading this drawing");
             AssertAccessible(visitor, "the queue");
             visitor.PressButton("Cancel");
             visitor.WaitForText("Reading this drawing was cancelled; nothing was changed.");
+            leave.Cancel();
             Task.WaitAll([.. before], TestContext.Current.CancellationToken);
             visitor.WaitUntilIdle();
             AddShape(visitor, "Heart");
         });
 
-    private static async Task Import(HttpClient client, string file)
+    /// <summary>Asks for an import until it is answered or left.</summary>
+    private static async Task Import(HttpClient client, string file, CancellationToken leave)
     {
         using var form = new MultipartFormDataContent
         {
-            { new ByteArrayContent(await File.ReadAllBytesAsync(file)), "file", "squares.svg" },
+            { new ByteArrayContent(await File.ReadAllBytesAsync(file, CancellationToken.None)), "file", "squares.svg" },
         };
-        using var answer = await client.PostAsync("/api/import", form);
+        try
+        {
+            using var answer = await client.PostAsync("/api/import", form, leave);
+        }
+        catch (OperationCanceledException)
+        {
+            Assert.True(leave.IsCancellationRequested);
+        }
     }
 
     /// <summary>Squares so near to one another that sorting them takes more than is allowed.</summary>

@@ -56,6 +56,7 @@ internal sealed class DoorServer : IDisposable
         start.ArgumentList.Add(data);
         start.ArgumentList.Add("--demo");
         start.ArgumentList.Add(demo ? "true" : "false");
+        start.Environment["MALLOC_ARENA_MAX"] = "2";
         start.Environment["DOTNET_GCHeapHardLimit"] = Heap.ToString("x", CultureInfo.InvariantCulture);
         var process = new Process { StartInfo = start };
         process.Start();

@@ -13,13 +13,14 @@ internal sealed class WorkKeeper(WorkKind kind, HeavyWork queue, string id, stri
 
     private readonly TimeSpan _begun = ThreadTime.Now;
     private HeavyWork.Ticket? _ticket;
+    private bool _gaveUp;
     private int _looks;
 
     /// <summary>Time of its own so far: waiting for its turn is left out.</summary>
     internal TimeSpan OwnTime => ThreadTime.Now - _begun;
 
     /// <summary>True when somebody asked, at the queue, to end it.</summary>
-    internal bool IsCancelled => _ticket?.Cancelled.IsCancellationRequested == true;
+    internal bool IsCancelled => _gaveUp || _ticket?.Cancelled.IsCancellationRequested == true;
 
     public void Look(Budget budget)
     {
@@ -42,7 +43,15 @@ internal sealed class WorkKeeper(WorkKind kind, HeavyWork queue, string id, stri
         }
         if (_ticket is null && own > WorkKind.Ordinary)
         {
-            _ticket = queue.Enter(id, what, cancellation);
+            try
+            {
+                _ticket = queue.Enter(id, what, cancellation);
+            }
+            catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
+            {
+                _gaveUp = true;
+                throw;
+            }
         }
     }
 
