@@ -44,12 +44,14 @@ internal sealed class RequestRecorder : IStartupFilter, IDisposable
 
     private async Task Record(HttpContext context, RequestDelegate next)
     {
-        if (!context.Request.Path.StartsWithSegments("/api"))
+        if (!context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
         {
             await next(context);
             return;
         }
         var begun = DateTime.UtcNow;
+        // What is answered is written down as text.
+        context.Request.Headers.AcceptEncoding = "";
         context.Request.EnableBuffering();
         using var sent = new MemoryStream();
         await context.Request.Body.CopyToAsync(sent);
