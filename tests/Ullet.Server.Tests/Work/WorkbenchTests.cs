@@ -16,13 +16,17 @@ public sealed class WorkbenchTests
         context.Request.Headers[Workbench.Header] = "mine";
         var bench = new Workbench(queue, new HttpContextAccessor { HttpContext = context });
         var waiting = Task.Run(() =>
-            bench.Run<int>(WorkKind.Showing, "This picture", _ =>
-            {
-                while (true)
+            bench.Run<int>(
+                WorkKind.Showing,
+                "This picture",
+                _ =>
                 {
-                    Budget.Spend();
+                    while (true)
+                    {
+                        Budget.Spend();
+                    }
                 }
-            })
+            )
         );
         SpinWait.SpinUntil(() => queue.Items.Any(item => item.Id == "mine") || waiting.IsCompleted);
         Assert.True(queue.Cancel("mine"));
