@@ -10,6 +10,7 @@ namespace Ullet.Browser.Tests;
 public sealed class UlletSite : IDisposable
 {
     private readonly WebApplicationFactory<Program> _factory;
+    private readonly RequestRecorder? _recorder = RequestRecorder.Folder is { } folder ? new(folder) : null;
 
     public UlletSite()
     {
@@ -19,6 +20,13 @@ public sealed class UlletSite : IDisposable
                 .UseSetting("demo", "true")
                 .UseSetting("port", "0")
                 .UseSetting("web", Path.Combine(Root, "src/ullet-web/dist"))
+                .ConfigureServices(services =>
+                {
+                    if (_recorder is not null)
+                    {
+                        services.AddSingleton<IStartupFilter>(_recorder);
+                    }
+                })
         );
         _factory.UseKestrel(0);
         _factory.StartServer();
@@ -42,6 +50,7 @@ public sealed class UlletSite : IDisposable
     {
         Client.Dispose();
         _factory.Dispose();
+        _recorder?.Dispose();
         Directory.Delete(DataFolder, recursive: true);
     }
 

@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using Ullet.Core.Drawings;
+using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.Makings;
 
 namespace Ullet.Core.Edits;
 
@@ -34,7 +36,7 @@ public sealed record AddDrawing : Edit
         {
             return new Refusal("import-unknown", "token", "That import is not known any more; choose the file again.");
         }
-        return Scale(drawing, Width, MmPerUnit).Then(scale => Placed(project, drawing, scale));
+        return Scale(drawing, Width, MmPerUnit).Then(scale => Placed(project, drawing, scale, context));
     }
 
     /// <summary>True size of a unit, mm: from a typed width, a typed unit, or the file.</summary>
@@ -74,7 +76,7 @@ public sealed record AddDrawing : Edit
                 );
     }
 
-    private Result<Project> Placed(Project project, Drawing drawing, double scale)
+    private Result<Project> Placed(Project project, Drawing drawing, double scale, EditContext context)
     {
         var sorted = DrawingSorter.Sort(drawing, new DrawingWish(scale, Crossing, InnerAreHoles));
         if (sorted.Pieces.IsEmpty && sorted.Lines.IsEmpty)
@@ -85,7 +87,7 @@ public sealed record AddDrawing : Edit
                 $"Nothing of this drawing is at least {DrawingSorter.LeastSize:0} mm large at that size."
             );
         }
-        if (AddPiece.UsualCloth(project) is not { } cloth)
+        if (UsualCloths.Of(project) is not { } cloth)
         {
             return EditRefusals.NoCloth("");
         }
@@ -97,12 +99,12 @@ public sealed record AddDrawing : Edit
         foreach (var (name, outline) in sorted.Pieces)
         {
             made.Add(
-                AddPiece.Begun(project, DrawnElements.Piece(outline, middle)) with
+                DrawnElements.Piece(outline, middle) with
                 {
+                    Making = AddPiece.Begun(project, cloth.Id),
                     Id = $"e{first + made.Count}",
                     Name = NameOf(name, made.Count, count),
                     GroupId = group,
-                    ClothId = cloth.Id,
                 }
             );
         }
@@ -120,12 +122,8 @@ public sealed record AddDrawing : Edit
         foreach (var element in made)
         {
             var refusal =
-                Limits.CheckBox(element.Box, element.Name, mayBeFlat: element is StitchedLine)
-                ?? (
-                    element is Piece piece
-                        ? ShapeLimits.Check(piece.Shape)
-                        : ShapeLimits.CheckLine(((StitchedLine)element).Line)
-                );
+                Limits.CheckBox(element.Box, element.Name, mayBeFlat: element.IsLinework)
+                ?? FormModules.Of(element.Form).CheckAdded(element, context.Evaluator.Fonts);
             if (refusal is not null)
             {
                 return refusal;

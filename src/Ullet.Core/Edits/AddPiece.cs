@@ -1,3 +1,4 @@
+using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -31,7 +32,7 @@ public sealed record AddPiece : Edit
         var size = Math.Min(UsualSize, Math.Min(hoop.FieldWidth, hoop.FieldHeight) / 2);
         var box = Box ?? new ElementBox(0, 0, size, size, 0);
         var name = Name ?? ShapeName(Shape);
-        var cloth = ClothId is null ? UsualCloth(project) : project.FindCloth(ClothId);
+        var cloth = ClothId is null ? UsualCloths.Of(project) : project.FindCloth(ClothId);
         if (cloth is null)
         {
             return EditRefusals.NoCloth(ClothId ?? "");
@@ -40,17 +41,17 @@ public sealed record AddPiece : Edit
         {
             return no;
         }
-        var piece = new Piece
+        var piece = new Element
         {
             Id = $"e{project.NextNumber}",
             Name = name,
             Box = box,
-            Shape = Shape,
-            ClothId = cloth.Id,
+            Form = OutlinedForms.Of(Shape),
+            Making = Begun(project, cloth.Id, Method),
         };
         return project with
         {
-            Elements = project.Elements.Add(Begun(project, piece, Method)),
+            Elements = project.Elements.Add(piece),
             NextNumber = project.NextNumber + 1,
         };
     }
@@ -68,23 +69,11 @@ public sealed record AddPiece : Edit
             DropShape => "Drop",
             CrescentShape => "Crescent",
             ShieldShape => "Shield",
-            _ => "Drawing",
+            DrawnShape => "Drawing",
+            _ => throw new ArgumentException($"{shape.GetType().Name} has no name.", nameof(shape)),
         };
 
-    /// <summary>A new piece or new words as they begin: as chosen last in the project.</summary>
-    internal static TPiece Begun<TPiece>(Project project, TPiece piece, Method? method = null)
-        where TPiece : AppliqueElement => project.Habits.Begun(piece, method ?? UsualMethod(project));
-
-    /// <summary>The method used last; trim in the hoop in a new project.</summary>
-    private static Method UsualMethod(Project project) =>
-        project.Habits.Method
-        ?? project.Elements.OfType<AppliqueElement>().LastOrDefault()?.Method
-        ?? Projects.Method.TrimInTheHoop;
-
-    /// <summary>The first cloth that is neither ground nor stabiliser.</summary>
-    internal static Cloth? UsualCloth(Project project) =>
-        project.Cloths.FirstOrDefault(cloth =>
-            cloth.Id != project.Hooping.GroundClothId
-            && cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip)
-        ) ?? project.Cloths.FirstOrDefault();
+    /// <summary>New cloth as it begins: as chosen last in the project.</summary>
+    internal static ClothMaking Begun(Project project, string clothId, Method? method = null) =>
+        project.Habits.Begun(new ClothMaking { ClothId = clothId }, method ?? UsualCloths.MethodOf(project));
 }

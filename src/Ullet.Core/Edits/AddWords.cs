@@ -1,6 +1,7 @@
 using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.Makings;
 
 namespace Ullet.Core.Edits;
 
@@ -47,27 +48,34 @@ public sealed record AddWords : Edit
     public override Result<Project> Apply(Project project, EditContext context)
     {
         var text = PlainText.Lines(Text);
-        var cloth = ClothId is null ? AddPiece.UsualCloth(project) : project.FindCloth(ClothId);
+        var cloth = ClothId is null ? UsualCloths.Of(project) : project.FindCloth(ClothId);
         if (cloth is null)
         {
             return EditRefusals.NoCloth(ClothId ?? "");
         }
-        var words = new Words
+        var form = new TextForm
+        {
+            Text = text,
+            FontId = FontId,
+            IsOnePiece = Use == LetteringUse.OnePiece,
+        };
+        var words = new Element
         {
             Id = $"e{project.NextNumber}",
             Name = SetText.NameFrom(text),
             Box = new ElementBox(X, Y, 1, 1, Rotation),
-            Text = text,
-            FontId = FontId,
-            Use = Use,
-            ClothId = cloth.Id,
+            Form = form,
+            Making = AddPiece.Begun(project, cloth.Id, Method),
         };
-        words = AddPiece.Begun(project, words, Method);
-        if (WordsLimits.Check(words, context.Evaluator.Fonts) is { } refusal)
+        if (Use == LetteringUse.StitchedOutline)
+        {
+            words = words.Made(new LineMaking());
+        }
+        if (WordsLimits.Check(form, context.Evaluator.Fonts) is { } refusal)
         {
             return refusal;
         }
-        var ink = context.Evaluator.Lay(words).Ink;
+        var ink = context.Evaluator.Lay(form).Ink;
         if (ink.IsEmpty)
         {
             return new Refusal("text-empty", "text", "These words have nothing to see in them; type some letters.");
@@ -97,7 +105,7 @@ public sealed record AddWords : Edit
         };
     }
 
-    private double Scale(Geometry.Box ink, Words words, Project project)
+    private double Scale(Geometry.Box ink, Element words, Project project)
     {
         if (Width is { } width)
         {

@@ -27,13 +27,13 @@ public sealed record AddZone : Edit
         {
             return refusal;
         }
-        var zone = new Zone
+        var zone = new Element
         {
             Id = $"e{project.NextNumber}",
             Name = name,
             Box = box,
-            Shape = Shape,
-            Role = Role,
+            Form = OutlinedForms.Of(Shape),
+            Making = new ZoneMaking { Role = Role },
         };
         return project with { Elements = project.Elements.Add(zone), NextNumber = project.NextNumber + 1 };
     }
@@ -47,6 +47,6 @@ public sealed record AddZone : Edit
         {
             ZoneRole.KeepClear => "Keep clear",
             ZoneRole.StayWithin => "Stay within",
-            _ => "Guide",
+            ZoneRole.Guide => "Guide",
         };
 }

@@ -10,7 +10,7 @@ internal static class Bands
     /// <summary>The cover's outside share with its compensation, mm; 0 without a cover.</summary>
     internal static double Outside(Element element, Project project)
     {
-        if (element is not AppliqueElement { Stages.Cover.Off: false } piece)
+        if (AppliqueElement.Of(element) is not { Stages.Cover.Off: false } piece)
         {
             return 0;
         }

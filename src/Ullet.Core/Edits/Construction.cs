@@ -7,6 +7,16 @@ namespace Ullet.Core.Edits;
 /// <summary>Elements that are only there to make others.</summary>
 internal static class Construction
 {
+    /// <summary>An element made a construction shape.</summary>
+    internal static Element Of(Element element) =>
+        element.IsConstruction ? element : element.Made(new ConstructionMaking { AlongLines = element.IsLinework });
+
+    /// <summary>A construction shape made again what it was last; one that never was anything else stays.</summary>
+    internal static Element Sewn(Element element) =>
+        element.IsConstruction && element.Kept.LastOrDefault(kept => kept is not ConstructionMaking) is { } was
+            ? element.Made(was)
+            : element;
+
     /// <summary>The document with elements made construction shapes, or the refusal: one is locked.</summary>
     internal static Result<Project> Made(Project project, ImmutableArray<string> ids)
     {
@@ -20,7 +30,7 @@ internal static class Construction
                     $"{source.Name} is locked, and it would no longer be sewn by itself. Unlock it first."
                 );
             }
-            project = project.With(source with { IsConstruction = true });
+            project = project.With(Of(source));
         }
         return project;
     }
@@ -35,7 +45,7 @@ internal static class Construction
                 && !project.Elements.Any(element => element.SourceIds().Contains(id))
             )
             {
-                project = project.With(source with { IsConstruction = false });
+                project = project.With(Sewn(source));
             }
         }
         return project;

@@ -1,6 +1,7 @@
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.Makings;
 
 namespace Ullet.Core.Edits;
 
@@ -26,30 +27,19 @@ internal static class DrawnByHand
         {
             return wrong;
         }
-        if (AddPiece.UsualCloth(project) is not { } cloth)
+        if (UsualCloths.Of(project) is not { } cloth)
         {
             return EditRefusals.NoCloth("");
         }
         var id = $"e{project.NextNumber}";
-        Element element = isClosed
-            ? AddPiece.Begun(
-                project,
-                new Piece
-                {
-                    Id = id,
-                    Name = name,
-                    Box = box,
-                    Shape = drawn,
-                    ClothId = cloth.Id,
-                }
-            )
-            : new StitchedLine
-            {
-                Id = id,
-                Name = name,
-                Box = box,
-                Line = drawn,
-            };
+        var element = new Element
+        {
+            Id = id,
+            Name = name,
+            Box = box,
+            Form = new DrawingForm(drawn),
+            Making = isClosed ? AddPiece.Begun(project, cloth.Id) : new LineMaking(),
+        };
         return project with { Elements = project.Elements.Add(element), NextNumber = project.NextNumber + 1 };
     }
 }

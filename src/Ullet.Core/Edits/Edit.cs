@@ -83,6 +83,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(SetHooping), "setHooping")]
 [JsonDerivedType(typeof(SetLettering), "setLettering")]
 [JsonDerivedType(typeof(SetLine), "setLine")]
+[JsonDerivedType(typeof(SetMaking), "setMaking")]
 [JsonDerivedType(typeof(SetMat), "setMat")]
 [JsonDerivedType(typeof(SetMatPhoto), "setMatPhoto")]
 [JsonDerivedType(typeof(SetMethod), "setMethod")]
@@ -114,27 +115,6 @@ public abstract record Edit
 
     private protected static string NameOf(Project project, IReadOnlyList<string> elementIds) =>
         elementIds.Count == 1 ? project.Find(elementIds[0])?.Name ?? "element" : $"{elementIds.Count} elements";
-}
-
-/// <summary>An edit of one kind of element: of a piece, or of anything made of cloth.</summary>
-public abstract record ElementEdit<TElement> : Edit
-    where TElement : Element
-{
-    public required string ElementId { get; init; }
-
-    public sealed override Result<Project> Apply(Project project, EditContext context) =>
-        project.Find(ElementId) switch
-        {
-            TElement element => Change(element, project)
-                .Then(changed => (Result<Project>)Centring.Kept(changed, changed.Find(ElementId)!, context)),
-            { } other => EditRefusals.WrongKind(other),
-            null => EditRefusals.NoElement(ElementId),
-        };
-
-    /// <summary>The document with the element changed, or why not.</summary>
-    private protected abstract Result<Project> Change(TElement piece, Project project);
-
-    private protected string PieceName(Project project) => project.Find(ElementId)?.Name ?? "piece";
 }
 
 /// <summary>The refusals that several edits share.</summary>

@@ -53,7 +53,9 @@ internal static class Freezing
                 GroupId = group,
                 Operations = keepsOperations ? element.Operations : [],
             };
-            bare = bare is Piece piece ? piece with { EdgeTouches = [.. touches[part]] } : bare;
+            bare = bare.SettingsOf<ClothMaking>() is { } cloth
+                ? bare.WithSettings(cloth with { EdgeTouches = [.. touches[part]] })
+                : bare;
             made.Add(NodeLines.With(bare, NodeLines.Of(part.Outline)));
         }
         var at = project.Elements.IndexOf(element);
@@ -67,7 +69,7 @@ internal static class Freezing
 
     /// <summary>Each part's stretches set by hand: those nearer to its edge than to the other parts'.</summary>
     private static ILookup<PartOutline, EdgeTouch> TouchesOf(Element element, ImmutableArray<PartOutline> parts) =>
-        ((element as AppliqueElement)?.EdgeTouches ?? []).ToLookup(touch =>
+        (element.SettingsOf<ClothMaking>()?.EdgeTouches ?? []).ToLookup(touch =>
             parts.MinBy(part => part.Outline.DistanceToEdge(BoxFit.OnWall(element.Box, touch.At)))!
         );
 
@@ -77,42 +79,10 @@ internal static class Freezing
         var name = part.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name;
         name += part.Side is { } side ? $", {side}" : "";
         name = name.Length <= Limits.LongestName ? name : element.Name;
-        var line = element switch
-        {
-            StitchedLine stitched => stitched.Stitching,
-            Words { Use: LetteringUse.StitchedOutline } words => words.Line,
-            _ => null,
-        };
-        var nothing = new DrawnShape([]);
-        Element bare =
-            line is null && element is AppliqueElement cloth
-                ? new Piece
-                {
-                    Id = id,
-                    Name = name,
-                    Box = element.Box,
-                    Shape = nothing,
-                    ClothId = part.ClothId ?? cloth.ClothId,
-                    Method = cloth.Method,
-                    Holding = cloth.Holding,
-                    CutAllowance = cloth.CutAllowance,
-                    Stages = cloth.Stages,
-                }
-                : new StitchedLine
-                {
-                    Id = id,
-                    Name = name,
-                    Box = element.Box,
-                    Line = nothing,
-                    Stitching = line ?? new LineSettings(),
-                };
-        return bare with
-        {
-            IsHidden = element.IsHidden,
-            IsLocked = element.IsLocked,
-            IsConstruction = element.IsConstruction,
-            StaysCentred = element.StaysCentred,
-        };
+        var bare = element with { Id = id, Name = name, Form = new DrawingForm(new DrawnShape([])), PatternPart = null };
+        return part.ClothId is { } own && bare.SettingsOf<ClothMaking>() is { } cloth
+            ? bare.WithSettings(cloth with { ClothId = own })
+            : bare;
     }
 
     private static Project WithAllAsSources(Project project, string id, ImmutableArray<string> all) =>

@@ -16,7 +16,7 @@ internal sealed class GroupCopies
         }
         if (!_copies.TryGetValue(old, out var own))
         {
-            _copies[old] = own = $"g{project.NextNumber}";
+            _copies[old] = own = $"g{copy.Id[1..]}";
         }
         return (project, copy with { GroupId = own });
     }

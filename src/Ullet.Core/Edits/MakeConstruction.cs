@@ -12,5 +12,5 @@ public sealed record MakeConstruction : StateEdit
 
     private protected override bool MayBeLocked => false;
 
-    private protected override Element Changed(Element element) => element with { IsConstruction = IsConstruction };
+    private protected override Element Changed(Element element) => IsConstruction ? Construction.Of(element) : Construction.Sewn(element);
 }

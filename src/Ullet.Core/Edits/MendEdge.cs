@@ -5,7 +5,7 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Changes one number of a piece so that its edge match holds.</summary>
-public sealed record MendEdge : ElementEdit<AppliqueElement>
+public sealed record MendEdge : ClothEdit
 {
     public required EdgeNumber Number { get; init; }
 

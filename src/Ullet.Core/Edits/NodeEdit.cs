@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Forms;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -37,8 +38,8 @@ public abstract record NodeEdit : Edit
                 var after = NodeLines.With(element, changed);
                 return
                     (
-                        Limits.CheckBox(after.Box, after.Name, mayBeFlat: after is StitchedLine)
-                        ?? Shape(after)
+                        Limits.CheckBox(after.Box, after.Name, mayBeFlat: after.IsLinework)
+                        ?? FormModules.Of(after.Form).CheckAdded(after, context.Evaluator.Fonts)
                         ?? Operations(after)
                     )
                         is { } no
@@ -68,12 +69,4 @@ public abstract record NodeEdit : Edit
     /// <summary>Operations keep their place on the wall; a frame that goes too far from it takes them out of their ranges.</summary>
     private static Refusal? Operations(Element element) =>
         element.Operations.Select(OperationLimits.Check).FirstOrDefault(no => no is not null);
-
-    private static Refusal? Shape(Element element) =>
-        element switch
-        {
-            Piece piece => ShapeLimits.Check(piece.Shape),
-            StitchedLine line => ShapeLimits.CheckLine(line.Line),
-            _ => null,
-        };
 }

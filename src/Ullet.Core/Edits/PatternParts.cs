@@ -67,7 +67,7 @@ internal sealed class PatternParts(
         return hooping with
         {
             Hoop = takes ? hooping.Hoop : PatternShelf.SmallestHoop(plan) ?? Hoop.Catalogue[^1],
-            GroundClothId = _before is null ? Hooped() : hooping.GroundClothId,
+            GroundClothId = _before is null ? null : hooping.GroundClothId,
             StabiliserClothId = _before is null ? Hooped() : hooping.StabiliserClothId,
         };
     }
@@ -78,22 +78,34 @@ internal sealed class PatternParts(
     private Element Kept(Element made)
     {
         var (before, now) = (_before?.Elements.FirstOrDefault(part => part.Id == made.Id), project.Find(made.Id));
-        return (made, before, now) switch
+        if (before is null || now is null)
         {
-            (StitchedLine line, StitchedLine was, StitchedLine stands) => line with
+            return made;
+        }
+        var kept = made with { Name = now.Name == before.Name ? made.Name : now.Name };
+        if (made.MadeAs<LineMaking>() is { } line && before.MadeAs<LineMaking>() is { } lineWas && now.MadeAs<LineMaking>() is { } lineIs)
+        {
+            return kept with
             {
-                Stitching = stands.Stitching == was.Stitching ? line.Stitching : stands.Stitching,
-                Name = stands.Name == was.Name ? line.Name : stands.Name,
-            },
-            (Piece piece, Piece was, Piece stands) => piece with
+                Making = line with
+                {
+                    Stitching = lineIs.Stitching == lineWas.Stitching ? line.Stitching : lineIs.Stitching,
+                },
+            };
+        }
+        if (made.MadeAs<ClothMaking>() is { } cloth && before.MadeAs<ClothMaking>() is { } was && now.MadeAs<ClothMaking>() is { } stands)
+        {
+            return kept with
             {
-                ClothId = stands.ClothId == was.ClothId ? piece.ClothId : stands.ClothId,
-                Stages = stands.Stages == was.Stages ? piece.Stages : stands.Stages,
-                Holding = stands.Holding,
-                Name = stands.Name == was.Name ? piece.Name : stands.Name,
-            },
-            _ => made,
-        };
+                Making = cloth with
+                {
+                    ClothId = stands.ClothId == was.ClothId ? cloth.ClothId : stands.ClothId,
+                    Stages = stands.Stages == was.Stages ? cloth.Stages : stands.Stages,
+                    Holding = stands.Holding,
+                },
+            };
+        }
+        return made;
     }
 
     /// <summary>An element of the user's own goes with the middle of the panel that it lies on.</summary>
@@ -128,74 +140,92 @@ internal sealed class PatternParts(
             var motif = Motifs.Piece(texts[fill.Id], place, 0);
             if (motif is not null)
             {
-                var preset = Applique.ClothPreset.Of(within.FindCloth(motif.ClothId));
+                var cloth = motif.MadeAs<ClothMaking>()!;
+                var preset = Applique.ClothPreset.Of(within.FindCloth(cloth.ClothId));
                 motif = Motifs.Piece(
                     texts[fill.Id],
                     place,
-                    Applique.CoverChoice.Of(motif.Stages.Cover, preset).Outside
+                    Applique.CoverChoice.Of(cloth.Stages.Cover, preset).Outside
                 );
             }
             ImmutableArray<Element> made = motif is null
                 ? []
-                : [stands is Piece old ? Redone(motif, old, place) : motif];
+                : [stands is { Form: not TextForm } old ? Redone(motif, old, place) : motif];
             return made;
         }
         // What was retyped on the wall is what the fill-in says.
-        if (stands is Words words && project.Pattern?.TextOf(fill.Id) == texts[fill.Id])
+        var words = stands?.FormedAs<TextForm>();
+        if (words is not null && project.Pattern?.TextOf(fill.Id) == texts[fill.Id])
         {
             texts[fill.Id] = words.Text;
         }
         var text = texts[fill.Id];
-        if (string.IsNullOrWhiteSpace(text) || (stands as Words)?.FontId is null && fontId is null)
+        if (string.IsNullOrWhiteSpace(text) || words?.FontId is null && fontId is null)
         {
             return ImmutableArray<Element>.Empty;
         }
-        return Written(text, place, stands as Words)
+        return Written(text, place, words is null ? null : stands)
             .Then(made => (Result<ImmutableArray<Element>>)ImmutableArray.Create(made));
     }
 
     /// <summary>A motif that is there already: the same one keeps all that was done to it, another keeps its place and settings.</summary>
-    private Piece Redone(Piece motif, Piece old, FillInPlace place)
+    private Element Redone(Element motif, Element old, FillInPlace place)
     {
         var was = _before?.Places.FirstOrDefault(known => known.ElementId == place.ElementId);
         var isMoved = was is not null && new Point(old.Box.X, old.Box.Y).DistanceTo(was.Room.Centre) > 0.01;
         var box = isMoved ? Shifted(old).Box : motif.Box;
-        return project.Pattern?.TextOf(place.FillInId) == use.TextOf(place.FillInId)
-            ? old with
-            {
-                Box = box,
-            }
-            : motif with
-            {
-                Box = box,
-                Method = old.Method,
-                Holding = old.Holding,
-                Stages = old.Stages,
-            };
+        if (project.Pattern?.TextOf(place.FillInId) == use.TextOf(place.FillInId))
+        {
+            return old with { Box = box };
+        }
+        var (own, before) = (motif.MadeAs<ClothMaking>()!, old.SettingsOf<ClothMaking>());
+        return motif with
+        {
+            Box = box,
+            Making = before is null
+                ? own
+                : own with
+                {
+                    Method = before.Method,
+                    Holding = before.Holding,
+                    Stages = before.Stages,
+                },
+        };
     }
 
-    private Result<Element> Written(string text, FillInPlace place, Words? stands)
+    private Result<Element> Written(string text, FillInPlace place, Element? stands)
     {
+        var form = stands?.FormedAs<TextForm>();
+        form = form is null
+            ? new TextForm { Text = text, FontId = fontId! }
+            : form with
+            {
+                Text = text,
+                Touches = Retyping.Carry(form.Touches, form.Text, text),
+            };
         var words = stands is null
-            ? new Words
+            ? new Element
             {
                 Id = place.ElementId,
                 PatternPart = place.ElementId[2..],
                 Name = SetText.NameFrom(text),
-                Text = text,
-                FontId = fontId!,
-                Use = LetteringUse.StitchedOutline,
-                Line = new LineSettings { Kind = LineKind.Bean, ThreadId = place.ThreadId },
-                ClothId = place.ClothId,
+                Form = form,
+                Making = new LineMaking
+                {
+                    Stitching = new LineSettings { Kind = LineKind.Bean, ThreadId = place.ThreadId },
+                },
+                Kept = [new ClothMaking { ClothId = place.ClothId }],
                 Box = new ElementBox(place.Room.Centre.X, place.Room.Centre.Y, 1, 1, 0),
             }
             : stands with
             {
-                Text = text,
-                Name = stands.Name == SetText.NameFrom(stands.Text) ? SetText.NameFrom(text) : stands.Name,
-                Touches = Retyping.Carry(stands.Touches, stands.Text, text),
+                Form = form,
+                Name =
+                    stands.Name == SetText.NameFrom(stands.FormedAs<TextForm>()!.Text)
+                        ? SetText.NameFrom(text)
+                        : stands.Name,
             };
-        if (WordsLimits.Check(words, context.Evaluator.Fonts) is { } refusal)
+        if (WordsLimits.Check(form, context.Evaluator.Fonts) is { } refusal)
         {
             return refusal;
         }
@@ -205,7 +235,7 @@ internal sealed class PatternParts(
             // It was moved or sized by hand: it goes with its panel, and retyped letters keep their height.
             var refitted = new SetText { ElementId = stands.Id, Text = text }.Apply(project, context);
             return refitted.Then(done =>
-                (Result<Element>)(words with { Box = ((Words)Shifted(done.Find(stands.Id)!)).Box })
+                (Result<Element>)(words with { Box = Shifted(done.Find(stands.Id)!).Box })
             );
         }
         return Fitted(words, place) is { } box
@@ -217,9 +247,9 @@ internal sealed class PatternParts(
     }
 
     /// <summary>The largest box in which words keep their form within a place; null where there is nothing to see.</summary>
-    private ElementBox? Fitted(Words words, FillInPlace place)
+    private ElementBox? Fitted(Element words, FillInPlace place)
     {
-        var ink = context.Evaluator.Lay(words).Ink;
+        var ink = context.Evaluator.Lay(words.FormedAs<TextForm>()!).Ink;
         if (ink.IsEmpty)
         {
             return null;

@@ -50,7 +50,7 @@ public sealed record PlaceElement : Edit
             Width = Width ?? old.Width,
             Height = Height ?? old.Height,
         };
-        if (Limits.CheckBox(typed, element.Name, mayBeFlat: element is StitchedLine) is { } refusal)
+        if (Limits.CheckBox(typed, element.Name, mayBeFlat: element.IsLinework) is { } refusal)
         {
             return refusal;
         }

@@ -1,4 +1,4 @@
-using System.Collections.Immutable;
+using Ullet.Core.Forms;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -10,21 +10,18 @@ internal static class Resizing
     /// <summary>An element in another box, or why it can't have it.</summary>
     internal static Result<Project> InBox(Project project, Element element, ElementBox box, EditContext context)
     {
-        if (Limits.CheckBox(box, element.Name, mayBeFlat: element is StitchedLine) is { } wrong)
+        if (Limits.CheckBox(box, element.Name, mayBeFlat: element.IsLinework) is { } wrong)
         {
             return wrong;
         }
         var old = element.Box;
-        var moved = element is Piece piece
-            ? piece with
-            {
-                Box = box,
-                Holes = Scaled(piece.Holes, box.Width / old.Width, box.Height / old.Height),
-            }
-            : element with
-            {
-                Box = box,
-            };
+        var moved = element with
+        {
+            Box = box,
+            Form = FormModules
+                .Of(element.Form)
+                .Scaled(element.Form, Factor(box.Width, old.Width), Factor(box.Height, old.Height)),
+        };
         return Centring.Kept(project.With(moved), moved, context);
     }
 
@@ -47,19 +44,6 @@ internal static class Resizing
             context
         );
 
-    private static ImmutableArray<PieceHole> Scaled(ImmutableArray<PieceHole> holes, double x, double y) =>
-        x == 1 && y == 1
-            ? holes
-            :
-            [
-                .. holes.Select(hole =>
-                    hole with
-                    {
-                        X = hole.X * x,
-                        Y = hole.Y * y,
-                        Width = hole.Width * x,
-                        Height = hole.Height * y,
-                    }
-                ),
-            ];
+    /// <summary>A straight line has no size across; it keeps its own.</summary>
+    private static double Factor(double now, double old) => old == 0 ? 1 : now / old;
 }

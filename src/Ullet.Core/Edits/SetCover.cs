@@ -4,7 +4,7 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Sets a piece's cover. The whole cover is given: a null goes back to the preset. New pieces begin with its kind.</summary>
-public sealed record SetCover : ElementEdit<AppliqueElement>
+public sealed record SetCover : ClothEdit
 {
     public required CoverSettings Cover { get; init; }
 
@@ -29,6 +29,6 @@ public sealed record SetCover : ElementEdit<AppliqueElement>
                     MotifId = Cover.MotifId,
                 }
                 : project.Habits;
-        return project.With(piece with { Stages = piece.Stages with { Cover = Cover } }) with { Habits = habits };
+        return project.With(piece.With(piece.Making with { Stages = piece.Stages with { Cover = Cover } })) with { Habits = habits };
     }
 }

@@ -5,7 +5,7 @@ namespace Ullet.Core.Edits;
 
 /// <summary>Gives a piece another kind of cover. Numbers that mean another thing in another kind go back to its presets: what is
 /// dense for one is bare for the other.</summary>
-public sealed record SetCoverKind : ElementEdit<AppliqueElement>
+public sealed record SetCoverKind : ClothEdit
 {
     public required CoverKind Kind { get; init; }
 
@@ -22,7 +22,7 @@ public sealed record SetCoverKind : ElementEdit<AppliqueElement>
             UnitLength = null,
             Inset = null,
         };
-        return project.With(piece with { Stages = piece.Stages with { Cover = cover } }) with
+        return project.With(piece.With(piece.Making with { Stages = piece.Stages with { Cover = cover } })) with
         {
             Habits = project.Habits with { CoverKind = Kind, MotifId = cover.MotifId },
         };

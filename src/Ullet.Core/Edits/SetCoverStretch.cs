@@ -6,7 +6,7 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Gives one stretch of edge, between two corners, cover numbers of its own.</summary>
-public sealed record SetCoverStretch : ElementEdit<AppliqueElement>
+public sealed record SetCoverStretch : ClothEdit
 {
     /// <summary>A place on the stretch, mm right of the field's centre.</summary>
     public required double X { get; init; }
@@ -52,6 +52,6 @@ public sealed record SetCoverStretch : ElementEdit<AppliqueElement>
         var cover = piece.Stages.Cover with { Stretches = stretch.IsNone ? kept : kept.Add(stretch) };
         return StageLimits.Check(cover) is { } refusal
             ? refusal
-            : project.With(piece with { Stages = piece.Stages with { Cover = cover } });
+            : project.With(piece.With(piece.Making with { Stages = piece.Stages with { Cover = cover } }));
     }
 }

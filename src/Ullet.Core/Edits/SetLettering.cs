@@ -1,4 +1,5 @@
 using Ullet.Core.Lettering;
+using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -41,14 +42,21 @@ public sealed record SetLettering : WordsEdit
             _ => $"Set {WordsName(before)} differently",
         };
 
-    private protected override Result<Words> Change(Words words, Project project, EditContext context)
+    private protected override Result<Element> Change(
+        Element element,
+        TextForm words,
+        Project project,
+        EditContext context
+    )
     {
         if (Line is { } line && StitchedLineEdits.Check(line, project) is { } wrong)
         {
             return wrong;
         }
-        var changed = words with
+        var made = element with
         {
+            Form = words with
+            {
             FontId = FontId ?? words.FontId,
             Sizing = Sizing ?? words.Sizing,
             Align = Align ?? words.Align,
@@ -56,9 +64,10 @@ public sealed record SetLettering : WordsEdit
             Spacing = Spacing ?? words.Spacing,
             Slant = Slant ?? words.Slant,
             Arc = Arc ?? words.Arc,
-            Use = Use ?? words.Use,
-            Line = Line ?? words.Line,
+            IsOnePiece = Use is null or LetteringUse.StitchedOutline ? words.IsOnePiece : Use == LetteringUse.OnePiece,
+            },
         };
+        var changed = Used(made, project);
         if (CapHeight is not { } height)
         {
             return changed;
@@ -68,15 +77,37 @@ public sealed record SetLettering : WordsEdit
             WordsLimits.CapHeight.Least,
             WordsLimits.CapHeight.Most,
             "mm",
-            $"The cap height of {words.Name}",
+            $"The cap height of {element.Name}",
             "capHeight"
         );
-        var by = height / Math.Max(context.Evaluator.CapHeightOf(words), 1e-9);
+        var by = height / Math.Max(context.Evaluator.CapHeightOf(element), 1e-9);
         return refusal is not null
             ? refusal
             : changed with
             {
-                Box = words.Box with { Width = words.Box.Width * by, Height = words.Box.Height * by },
+                Box = element.Box with { Width = element.Box.Width * by, Height = element.Box.Height * by },
             };
+    }
+
+    /// <summary>The words made into what is asked for, sewn as asked for; settings of the other making are kept.</summary>
+    private Element Used(Element element, Project project)
+    {
+        if (Line is { } line)
+        {
+            element = element.WithSettings((element.SettingsOf<LineMaking>() ?? new LineMaking()) with { Stitching = line });
+        }
+        if (Use is not { } use)
+        {
+            return element;
+        }
+        return use switch
+        {
+            LetteringUse.StitchedOutline => SetMaking.To(element, MakingModules.Of<LineMaking>(), project),
+            LetteringUse.OneByOne or LetteringUse.OnePiece => SetMaking.To(
+                element,
+                MakingModules.Of<ClothMaking>(),
+                project
+            ),
+        };
     }
 }

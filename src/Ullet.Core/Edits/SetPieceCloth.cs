@@ -3,7 +3,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
 
-public sealed record SetPieceCloth : ElementEdit<AppliqueElement>
+public sealed record SetPieceCloth : ClothEdit
 {
     public required string ClothId { get; init; }
 
@@ -12,5 +12,5 @@ public sealed record SetPieceCloth : ElementEdit<AppliqueElement>
     private protected override Result<Project> Change(AppliqueElement piece, Project project) =>
         project.FindCloth(ClothId) is null
             ? EditRefusals.NoCloth(ClothId)
-            : project.With(piece with { ClothId = ClothId });
+            : project.With(piece.With(piece.Making with { ClothId = ClothId }));
 }

@@ -4,18 +4,18 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Sets a piece's cut guide, placement or tack-down. The whole stage is given: a null goes back to the preset.</summary>
-public sealed record SetRun : ElementEdit<AppliqueElement>
+public sealed record SetRun : ClothEdit
 {
     /// <summary>Any stage but the cover, which has an edit of its own.</summary>
-    public required StageRole Stage { get; init; }
+    public required StageId Stage { get; init; }
 
     public required RunSettings Run { get; init; }
 
     public override string Label(Project before) =>
         $"Change the {Stage switch
         {
-            StageRole.CutGuide => "cut guide",
-            StageRole.Placement => "placement",
+            StageId.CutGuide => "cut guide",
+            StageId.Placement => "placement",
             _ => "tack-down",
         }} of {PieceName(before)}";
 
@@ -32,9 +32,9 @@ public sealed record SetRun : ElementEdit<AppliqueElement>
         var stages = piece.Stages;
         return Stage switch
         {
-            StageRole.CutGuide => project.With(piece with { Stages = stages with { CutGuide = Run } }),
-            StageRole.Placement => project.With(piece with { Stages = stages with { Placement = Run } }),
-            StageRole.TackDown => project.With(piece with { Stages = stages with { TackDown = Run } }) with
+            StageId.CutGuide => project.With(With(piece, stages with { CutGuide = Run })),
+            StageId.Placement => project.With(With(piece, stages with { Placement = Run })),
+            StageId.TackDown => project.With(With(piece, stages with { TackDown = Run })) with
             {
                 Habits =
                     Run.Kind == stages.TackDown.Kind ? project.Habits : project.Habits with { TackKind = Run.Kind },
@@ -46,4 +46,7 @@ public sealed record SetRun : ElementEdit<AppliqueElement>
             ),
         };
     }
+
+    private static AppliqueElement With(AppliqueElement piece, StageSettings stages) =>
+        piece.With(piece.Making with { Stages = stages });
 }

@@ -21,15 +21,23 @@ public sealed record SetText : WordsEdit
             : name[..40].TrimEnd() + "…";
     }
 
-    private protected override Result<Words> Change(Words words, Project project, EditContext context)
+    private protected override Result<Element> Change(
+        Element element,
+        TextForm words,
+        Project project,
+        EditContext context
+    )
     {
         var text = PlainText.Lines(Text);
-        return words with
+        return element with
         {
-            Text = text,
-            Name = words.Name == NameFrom(words.Text) ? NameFrom(text) : words.Name,
-            // A text that is far too long is refused by the check that follows; it is not compared first.
-            Touches = text.Length > Words.LongestText ? [] : Retyping.Carry(words.Touches, words.Text, text),
+            Name = element.Name == NameFrom(words.Text) ? NameFrom(text) : element.Name,
+            Form = words with
+            {
+                Text = text,
+                // A text that is far too long is refused by the check that follows; it is not compared first.
+                Touches = text.Length > TextForm.LongestText ? [] : Retyping.Carry(words.Touches, words.Text, text),
+            },
         };
     }
 }

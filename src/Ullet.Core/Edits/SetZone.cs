@@ -4,18 +4,17 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Changes what a zone is for.</summary>
-public sealed record SetZone : ElementEdit<Zone>
+public sealed record SetZone : MakingEdit<ZoneMaking>
 {
     public required ZoneRole Role { get; init; }
 
     public override string Label(Project before) => $"Change {PieceName(before)}";
 
-    private protected override Result<Project> Change(Zone piece, Project project) =>
+    private protected override Result<Project> Change(Element element, ZoneMaking making, Project project) =>
         project.With(
-            piece with
+            element.WithSettings(making with { Role = Role }) with
             {
-                Role = Role,
-                Name = piece.Name == AddZone.NameOf(piece.Role) ? AddZone.NameOf(Role) : piece.Name,
+                Name = element.Name == AddZone.NameOf(making.Role) ? AddZone.NameOf(Role) : element.Name,
             }
         );
 }

@@ -18,7 +18,7 @@ public sealed record SplitLine : NodeEdit
         {
             return missing;
         }
-        if (element is Piece)
+        if (!element.Making.FollowsLines)
         {
             return new Refusal(
                 "cloth-closed",

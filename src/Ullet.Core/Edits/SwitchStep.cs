@@ -29,7 +29,7 @@ public sealed record SwitchStep : StepEdit
         step switch
         {
             HandStep hand => hand.Work.Kind is HandKind.ChangeBobbin or HandKind.Press || hand.Key.Stage == "hand",
-            StitchStep stitch => stitch.Stage.Role == StageRole.Line
+            StitchStep stitch => stitch.Stage.Id == StageId.Line
                 && stitch.Stage.Words is "line" or "line along the fold" or "quilting",
             _ => false,
         };

@@ -6,7 +6,7 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Says of a stretch of a piece's edge, against the stack, that it is covered (no cover) or open (with one).</summary>
-public sealed record TouchEdge : ElementEdit<AppliqueElement>
+public sealed record TouchEdge : ClothEdit
 {
     /// <summary>A place on the stretch, mm right of the field's centre.</summary>
     public required double X { get; init; }
@@ -48,7 +48,7 @@ public sealed record TouchEdge : ElementEdit<AppliqueElement>
                 "elementId",
                 $"{piece.Name} has {MostTouches} stretches set by hand already."
             )
-            : project.With(piece with { EdgeTouches = kept });
+            : project.With(piece.With(piece.Making with { EdgeTouches = kept }));
     }
 
     private const int MostTouches = 100;

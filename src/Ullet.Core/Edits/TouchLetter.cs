@@ -40,7 +40,7 @@ public sealed record TouchLetter : WordsEdit
 
     public override string Label(Project before)
     {
-        var letter = (before.Find(ElementId) as Words)?.Text is { } text ? LetterAt(text) : null;
+        var letter = before.Find(ElementId)?.FormedAs<TextForm>()?.Text is { } text ? LetterAt(text) : null;
         return Reset ? $"Put “{letter}” of {WordsName(before)} back"
             : GapAfter is not null ? $"Change the gap after “{letter}” of {WordsName(before)}"
             : Turn is not null ? $"Turn “{letter}” of {WordsName(before)}"
@@ -54,16 +54,21 @@ public sealed record TouchLetter : WordsEdit
         return Index >= 0 && Index < letters.Length ? letters[Index] : null;
     }
 
-    private protected override Result<Words> Change(Words words, Project project, EditContext context)
+    private protected override Result<Element> Change(
+        Element element,
+        TextForm words,
+        Project project,
+        EditContext context
+    )
     {
         if (LetterAt(words.Text) is null or "\n")
         {
-            return new Refusal("letter-unknown", "index", $"{words.Name} has no letter number {Index + 1}.");
+            return new Refusal("letter-unknown", "index", $"{element.Name} has no letter number {Index + 1}.");
         }
-        var height = context.Evaluator.CapHeightOf(words);
+        var height = context.Evaluator.CapHeightOf(element);
         if (height <= 0)
         {
-            return new Refusal("font-unknown", "fontId", $"The font of {words.Name} is not in this installation.");
+            return new Refusal("font-unknown", "fontId", $"The font of {element.Name} is not in this installation.");
         }
         var old = words.TouchOf(Index);
         var touch = Reset
@@ -85,7 +90,7 @@ public sealed record TouchLetter : WordsEdit
                 changed = With(changed, words.TouchOf(i) with { GapAfter = gap / height });
             }
         }
-        return words with { Touches = changed };
+        return element with { Form = words with { Touches = changed } };
     }
 
     private static ImmutableArray<LetterTouch> With(ImmutableArray<LetterTouch> touches, LetterTouch touch)

@@ -1,5 +1,5 @@
+using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
-using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -13,17 +13,17 @@ public abstract record WordsEdit : Edit
 
     public sealed override Result<Project> Apply(Project project, EditContext context)
     {
-        if (project.Find(ElementId) is not Words before)
+        if (project.Find(ElementId) is not { } before || before.FormedAs<TextForm>() is not { } words)
         {
             return EditRefusals.NoElement(ElementId);
         }
-        var changed = Change(before, project, context);
+        var changed = Change(before, words, project, context);
         if (!changed.IsOk)
         {
             return changed.Refusal!;
         }
         var after = changed.Value;
-        if (WordsLimits.Check(after, context.Evaluator.Fonts) is { } refusal)
+        if (FormModules.Of(after.Form).CheckAdded(after, context.Evaluator.Fonts) is { } refusal)
         {
             return refusal;
         }
@@ -34,15 +34,20 @@ public abstract record WordsEdit : Edit
     }
 
     /// <summary>The words changed, their box not yet; or why not.</summary>
-    private protected abstract Result<Words> Change(Words words, Project project, EditContext context);
+    private protected abstract Result<Element> Change(
+        Element element,
+        TextForm words,
+        Project project,
+        EditContext context
+    );
 
     private protected string WordsName(Project project) => project.Find(ElementId)?.Name ?? "words";
 
     /// <summary>The words in the box that they need: the alignment's edge and the first baseline stay where they are.</summary>
-    private static Words Refitted(Words before, Words after, EditContext context)
+    private static Element Refitted(Element before, Element after, EditContext context)
     {
-        var (old, now) = (context.Evaluator.Lay(before).Ink, context.Evaluator.Lay(after).Ink);
-        if (old.IsEmpty || now.IsEmpty || after.Sizing == LetterSizing.Box || after.Box != before.Box)
+        var (old, now) = (context.Evaluator.Lay(WordsOf(before)).Ink, context.Evaluator.Lay(WordsOf(after)).Ink);
+        if (old.IsEmpty || now.IsEmpty || WordsOf(after).Sizing == LetterSizing.Box || after.Box != before.Box)
         {
             return after;
         }
@@ -53,4 +58,6 @@ public abstract record WordsEdit : Edit
         var box = before.Box with { X = at.X, Y = at.Y, Width = now.Width * across, Height = now.Height * down };
         return after with { Box = box };
     }
+
+    private static TextForm WordsOf(Element element) => element.FormedAs<TextForm>()!;
 }

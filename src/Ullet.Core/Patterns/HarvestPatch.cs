@@ -86,17 +86,20 @@ public sealed class HarvestPatch : IPattern
         var all = All(numbers);
         var laid = all.Grown(Beyond);
         var regions = outlines.Flatten();
-        var patch = new Piece
+        var patch = new Element
         {
             Id = "p-patch",
             PatternPart = "patch",
             Name = middles.Count > 1 ? "Patches" : "Patch",
             IsLocked = true,
-            ClothId = Ground.Id,
-            Method = Method.TrimInTheHoop,
-            Shape = DrawnElements.ShapeOf(outlines),
+            Form = new DrawingForm(DrawnElements.ShapeOf(outlines)),
             Box = BoxOf(outlines.Bounds()),
-            Stages = new StageSettings { Cover = new CoverSettings { Width = 4 } },
+            Making = new ClothMaking
+            {
+                ClothId = Ground.Id,
+                Method = Method.TrimInTheHoop,
+                Stages = new StageSettings { Cover = new CoverSettings { Width = 4 } },
+            },
         };
         var backing = PatternLines.Line(
             "backing-tack",

@@ -43,7 +43,7 @@ internal static class Motifs
     /// <param name="name">One of <see cref="Names"/>.</param>
     /// <param name="place">Where it goes.</param>
     /// <param name="cover">How far its cover reaches past its outline, mm.</param>
-    internal static Piece? Piece(string name, FillInPlace place, double cover)
+    internal static Element? Piece(string name, FillInPlace place, double cover)
     {
         if (All.FirstOrDefault(motif => motif.Name == name) is not { } known)
         {
@@ -51,15 +51,18 @@ internal static class Motifs
         }
         var room = place.Room.Grown(-cover);
         var height = Math.Min(room.Height, room.Width / known.Ratio);
-        return new Piece
+        return new Element
         {
             Id = place.ElementId,
             PatternPart = place.ElementId[2..],
             Name = name,
-            ClothId = known.Cloth.Id,
-            Method = Method.CutBeforehand,
-            Holding = Holding.Fused,
-            Shape = known.Shape,
+            Form = OutlinedForms.Of(known.Shape),
+            Making = new ClothMaking
+            {
+                ClothId = known.Cloth.Id,
+                Method = Method.CutBeforehand,
+                Holding = Holding.Fused,
+            },
             Box = new ElementBox(room.Centre.X, room.Centre.Y, height * known.Ratio, height, known.Turn),
         };
     }

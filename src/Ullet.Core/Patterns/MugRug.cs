@@ -93,7 +93,7 @@ public sealed class MugRug : IPattern
     private static ImmutableArray<NeedLine> SeamOn(Box seam, double radius, double gap = 0) =>
         [new(CutRole.Draw, "closing seam", Round(seam, radius, gap))];
 
-    private static IEnumerable<StitchedLine> Lines(Box seam, PatternNumbers numbers)
+    private static IEnumerable<Element> Lines(Box seam, PatternNumbers numbers)
     {
         var radius = numbers["radius"];
         yield return PatternLines.Line("batting-place", "Filling", "placement", Mark, Round(seam, radius));

@@ -103,7 +103,7 @@ public sealed class ZipPouch : IPattern
 
     private static StepKey Line(string part) => SewAct.Line($"p-{part}").Key;
 
-    private static IEnumerable<StitchedLine> Lines(Box seam, double zip, double below, double above)
+    private static IEnumerable<Element> Lines(Box seam, double zip, double below, double above)
     {
         var (left, right) = (seam.MinX - 5, seam.MaxX + 5);
         ImmutableArray<Curve> Across(double y) => Straight(left, y, right, y);
@@ -158,9 +158,9 @@ public sealed class ZipPouch : IPattern
         yield return PatternLines.Line("closing-seam", "Pouch", "closing seam", Seam, Round(seam, 6));
     }
 
-    private static IEnumerable<Zone> Zones(Box seam, double zip)
+    private static IEnumerable<Element> Zones(Box seam, double zip)
     {
-        Zone Keep(string part, string name, double x, double width, double height) =>
+        Element Keep(string part, string name, double x, double width, double height, ZoneMaking zone) =>
             new()
             {
                 Id = $"p-{part}",
@@ -168,32 +168,35 @@ public sealed class ZipPouch : IPattern
                 Name = name,
                 IsLocked = true,
                 Box = new ElementBox(x, zip, width, height, 0),
-                Shape = new RectangleShape(),
-                Allows = ["p-zip-ends", "p-closing-seam"],
+                Form = new ShapeForm(new RectangleShape()),
+                Making = zone,
             };
         var lay = new StepKey(HandsAct.OwnerId, "lay-zip", 0);
         var open = new StepKey(HandsAct.OwnerId, "open-zip", 0);
-        yield return Keep("teeth", "Zip teeth", 0, seam.Width + 10, Teeth) with
-        {
-            From = lay,
-        };
-        yield return Keep("slider-shut", "Zip slider, shut", seam.MaxX + 14, Slider.Width, Slider.Height) with
-        {
-            From = lay,
-            Until = open,
-            Allows = [],
-        };
+        yield return Keep(
+            "teeth",
+            "Zip teeth",
+            0,
+            seam.Width + 10,
+            Teeth,
+            new ZoneMaking { From = lay, Allows = ["p-zip-ends", "p-closing-seam"] }
+        );
+        yield return Keep(
+            "slider-shut",
+            "Zip slider, shut",
+            seam.MaxX + 14,
+            Slider.Width,
+            Slider.Height,
+            new ZoneMaking { From = lay, Until = open }
+        );
         yield return Keep(
             "slider-open",
             "Zip slider, open",
             seam.MaxX - (Opened * seam.Width),
             Slider.Width,
-            Slider.Height
-        ) with
-        {
-            From = open,
-            Allows = [],
-        };
+            Slider.Height,
+            new ZoneMaking { From = open }
+        );
     }
 
     private static ImmutableArray<FillInPlace> Places(Box seam, double below)

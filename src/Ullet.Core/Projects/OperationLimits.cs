@@ -53,12 +53,12 @@ public static class OperationLimits
                 $"Choose the elements that {element.Name} is to be changed with, from 1 to {MostSources}."
             );
         }
-        if (element is StitchedLine && !WorksOnLines(operation))
+        if (element is { Making.FollowsLines: true, Form: DrawingForm { IsOpen: true } } && !WorksOnLines(operation))
         {
             return new Refusal(
                 "operation-unfit",
                 "operation",
-                $"{element.Name} is a line without cloth: it can be carved, kept inside others, repeated and mirrored, no more."
+                $"{element.Name} is an open line without cloth: it can be carved, kept inside others, repeated and mirrored, no more."
             );
         }
         if (operation is Split { RightClothId: { } cloth } && project.FindCloth(cloth) is null)
@@ -90,8 +90,7 @@ public static class OperationLimits
             }
             if (
                 operation is Join or KeepOverlap
-                && source is StitchedLine { Line: var drawn }
-                && !drawn.Lines.All(line => line.IsClosed)
+                && source is { Making.FollowsLines: true, Form: DrawingForm { IsOpen: true } }
             )
             {
                 return new Refusal(

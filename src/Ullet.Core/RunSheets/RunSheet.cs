@@ -48,13 +48,6 @@ public sealed record OrderReport(
     );
 }
 
-/// <summary>A hooping of its own in which pieces are marked on their cloth.</summary>
-/// <param name="Id">Names it among the project's hoopings.</param>
-/// <param name="Name">What it is called.</param>
-/// <param name="Cloth">The cloth that is hooped alone.</param>
-/// <param name="RunSheet">Its steps.</param>
-public sealed record GuideSheet(string Id, string Name, Cloth Cloth, RunSheet RunSheet);
-
 /// <summary>One line of the run sheet.</summary>
 /// <param name="Key">Names the step for ever.</param>
 /// <param name="OwnerId">The element (or hooping) it belongs to.</param>

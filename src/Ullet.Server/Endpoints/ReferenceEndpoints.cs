@@ -64,7 +64,7 @@ public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, s
 public sealed record HandChoice(HandKind Id, string Name);
 
 /// <summary>A stage of a method as it is called there.</summary>
-public sealed record StageChoice(StageRole Role, string Name);
+public sealed record StageChoice(StageId Role, string Name);
 
 /// <param name="Name">What it is called.</param>
 /// <param name="Shape">The generator with its usual numbers.</param>
@@ -128,7 +128,7 @@ internal static class ReferenceEndpoints
                 method.Summary,
                 [.. method.Stages.Select(role => new StageChoice(role, method.StageWords(role)))],
                 method.CutsToSize,
-                method.Stages.Contains(StageRole.Placement),
+                method.Stages.Contains(StageId.Placement),
                 method.CutAllowance is null ? "no cut shape"
                     : method.CutsToSize ? "exact piece"
                     : "rough template",

@@ -140,7 +140,7 @@ internal static class SceneEndpoints
         var parsed = StepKey.Parse(stepKey.Split(SceneBuilder.StepPart)[0]);
         var programs = evaluated is null
             ? []
-            : evaluated.Guides.Select(guide => guide.Program).Prepend(evaluated.Program);
+            : evaluated.Hoopings.Select(output => output.Program);
         var step = programs
             .SelectMany(program => program.Steps)
             .OfType<ProgramStitches>()

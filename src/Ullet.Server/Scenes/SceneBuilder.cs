@@ -58,8 +58,8 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 hooping.Name,
                 hooping.Hoop.FieldWidth,
                 hooping.Hoop.FieldHeight,
-                hooping.GroundClothId,
-                hooping.StabiliserClothId,
+                hooping.TopClothId,
+                hooping.StabiliserClothId ?? hooping.TopClothId,
                 hooping.LineThreadId,
                 hooping.CoverThreadId
             ),
@@ -80,7 +80,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 ? new StopsDto(evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together])
                 : null,
             [
-                .. evaluated.Guides.Select(guide => new GuideDto(
+                .. evaluated.Hoopings.Skip(1).Select(guide => new GuideDto(
                     guide.Id,
                     guide.Name,
                     Steps(guide.RunSheet, guide.Program, null),

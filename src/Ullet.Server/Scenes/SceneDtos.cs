@@ -113,6 +113,7 @@ public enum ElementKind
 /// <param name="ZoneUntil">The number of the step with which it goes; null for never.</param>
 /// <param name="IsPatternPart">True for a part of the project's pattern.</param>
 /// <param name="Purpose">What a line is for in the trade's words; null for anything else.</param>
+/// <param name="MadeAs">The word of its making.</param>
 public sealed record ElementDto(
     string Id,
     ElementKind Kind,
@@ -148,7 +149,8 @@ public sealed record ElementDto(
     int ZoneFrom,
     int? ZoneUntil,
     bool IsPatternPart,
-    string? Purpose
+    string? Purpose,
+    string MadeAs
 );
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>

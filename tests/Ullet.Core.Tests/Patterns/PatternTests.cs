@@ -43,7 +43,7 @@ public sealed class PatternTests
             PatternShelf.PlanOf(PatternSamples.Make("zip-pouch"))!,
             PatternShelf.PlanOf(PatternSamples.Make("zip-pouch", ("width", 240), ("height", 180)))!
         );
-        static StitchedLine Line(PatternPlan plan, string id) => (StitchedLine)plan.Elements.First(e => e.Id == id);
+        static Element Line(PatternPlan plan, string id) => plan.Elements.First(e => e.Id == id);
         foreach (var (plan, width, height) in new[] { (small, 180, 120), (large, 240, 180) })
         {
             var seam = Line(plan, "p-closing-seam").Box;
@@ -51,7 +51,7 @@ public sealed class PatternTests
             Assert.Equal(30, Line(plan, "p-zip-place").Box.Height);
             Assert.Equal(14, Line(plan, "p-lining-seam").Box.Height);
             Assert.Equal(width + 26, plan.Cloths.First(need => need.Use == "back").Width);
-            Assert.Equal(2, Line(plan, "p-closing-seam").Stitching.Passes);
+            Assert.Equal(2, Line(plan, "p-closing-seam").Line().Stitching.Passes);
         }
     }
 
@@ -132,7 +132,7 @@ public sealed class PatternTests
         var ids = project.Elements.Select(element => element.Id).ToList();
         Assert.Equal(ids.Count, ids.Distinct().Count());
         Assert.Contains(project.Elements, element => element is Piece { Name: "Leaf copy", PatternPart: null });
-        Assert.DoesNotContain(project.Elements, element => element is Words);
+        Assert.DoesNotContain(project.Elements, element => element.Form is TextForm);
         Assert.NotNull(project.Find("p-name"));
         AssertSewable("frozen", project);
     }
@@ -210,7 +210,7 @@ public sealed class PatternTests
                 .Evaluate(project)
                 .RunSheet.Steps.Count(step => step.OwnerId is "p" or "p-patch" or "p-backing-tack");
         Assert.Equal(Own(one), Own(six));
-        Assert.Equal(6, six.Elements.OfType<Words>().Count());
+        Assert.Equal(6, six.Elements.Count(element => element.Form is TextForm));
         AssertSewable("six patches", six);
     }
 

@@ -26,7 +26,7 @@ public sealed class ProjectJsonTests
         var written = ProjectJson.Write(project);
         var read = ProjectJson.Read(written).Value;
         Assert.Equal(Encoding.UTF8.GetString(written), Encoding.UTF8.GetString(ProjectJson.Write(read)));
-        Assert.Equal(4, ((Piece)read.Elements[0]).Stages.Cover.Width);
+        Assert.Equal(4, read.Elements[0].Cloth().Stages.Cover.Width);
         Assert.Equal("dots up", read.RunSheet.Of(new StepKey("e1", "lay", 0))?.Note);
     }
 
@@ -36,7 +36,7 @@ public sealed class ProjectJsonTests
         var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-1.json"));
         var project = ProjectJson.Read(golden).Value;
         Assert.Equal("Bean row marker", project.Title);
-        var piece = Assert.IsType<Piece>(Assert.Single(project.Elements));
+        var piece = Assert.Single(project.Elements).Cloth();
         Assert.Equal(new RectangleShape(3), piece.Shape);
         Assert.Equal(Method.CutBeforehand, piece.Method);
         Assert.Equal(2.5, piece.Stages.Cover.Width);
@@ -47,11 +47,11 @@ public sealed class ProjectJsonTests
     {
         var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-2.json"));
         var project = ProjectJson.Read(golden).Value;
-        var words = Assert.IsType<Words>(project.Elements[0]);
+        var words = project.Elements[0].Words();
         Assert.Equal(("Bed\n4", "block", LetteringUse.OnePiece), (words.Text, words.FontId, words.Use));
         Assert.Equal(new LetterTouch(2) { Y = 0.1, Scale = 1.2 }, Assert.Single(words.Touches));
         Assert.Equal(12, words.Box.Skew);
-        var line = Assert.IsType<StitchedLine>(project.Elements[1]);
+        var line = project.Elements[1].Line();
         Assert.Equal((LineKind.Bean, "g4", true), (line.Stitching.Kind, line.GroupId, line.IsLocked));
         Assert.Equal(new ClothSwatch("aa11", 80), project.Cloths[2].Swatch);
         Assert.Equal(60, Assert.Single(Assert.Single(line.Line.Lines).Curves).X);
@@ -79,11 +79,11 @@ public sealed class ProjectJsonTests
         Assert.Equal(3.5, ((Carve)project.Elements[0].Operations[0]).Reveal);
         Assert.True(project.Elements[0].Operations[2].IsMuted);
         Assert.True(project.Elements[2].IsConstruction);
-        Assert.Equal(NodeKind.Symmetric, ((DrawnShape)((Piece)project.Elements[3]).Shape).Lines[0].Curves[0].Node);
-        Assert.Equal(new EdgeTouch(new Spot(0.5, 0), true), Assert.Single(((Piece)project.Elements[3]).EdgeTouches));
+        Assert.Equal(NodeKind.Symmetric, ((DrawnShape)project.Elements[3].Form.ShapeOf()!).Lines[0].Curves[0].Node);
+        Assert.Equal(new EdgeTouch(new Spot(0.5, 0), true), Assert.Single(project.Elements[3].Cloth().EdgeTouches));
         Assert.Equal(
             (StitchOrder.OneByOne, Holding.Taped),
-            (project.RunSheet.Order, ((Piece)project.Elements[3]).Holding)
+            (project.RunSheet.Order, project.Elements[3].Cloth().Holding)
         );
     }
 
@@ -94,7 +94,7 @@ public sealed class ProjectJsonTests
         var project = ProjectJson.Read(golden).Value;
         Assert.Equal(StitchOrder.Together, project.RunSheet.Order);
         Assert.Equal((Method.RawEdge, CoverKind.Motif), (project.Habits.Method, project.Habits.CoverKind));
-        var piece = (Piece)project.Elements[0];
+        var piece = project.Elements[0].Cloth();
         Assert.Equal((Method.MarkedOnCloth, Holding.Fused, 0.4), (piece.Method, piece.Holding, piece.CutAllowance));
         Assert.Equal(TackKind.Zigzag, piece.Stages.TackDown.Kind);
         var cover = piece.Stages.Cover;
@@ -117,11 +117,11 @@ public sealed class ProjectJsonTests
             ("zip-pouch", 200, "Rowan"),
             (project.Pattern!.PatternId, project.Pattern.NumberOf("width"), project.Pattern.TextOf("name"))
         );
-        var zone = Assert.IsType<Zone>(project.Elements[1]);
+        var zone = project.Elements[1].Zone();
         Assert.Equal((ZoneRole.KeepClear, "p.open-zip.0"), (zone.Role, zone.Until.ToString()));
         Assert.Equal(
             ("tack-down", 2),
-            (((StitchedLine)project.Elements[0]).Purpose, ((StitchedLine)project.Elements[0]).Stitching.Passes)
+            (project.Elements[0].Line().Purpose, project.Elements[0].Line().Stitching.Passes)
         );
         Assert.True(project.RunSheet.Of(new StepKey("p-zip-tack", "line", 0))!.IsHeld);
         Assert.Equal(HandKind.LayBehind, Assert.Single(project.RunSheet.Hands).Kind);

@@ -143,7 +143,7 @@ public sealed class OrderTests
         var off = new SetRun
         {
             ElementId = "e3",
-            Stage = StageRole.CutGuide,
+            Stage = StageId.CutGuide,
             Run = new RunSettings { Off = true },
         };
         Assert.Single(SampleProject.Evaluate(SampleProject.Apply(project, off)).Guides);

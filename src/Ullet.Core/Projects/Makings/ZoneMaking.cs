@@ -3,9 +3,19 @@ using System.Collections.Immutable;
 namespace Ullet.Core.Projects;
 
 /// <summary>A region of the wall that is never sewn itself: kept clear, kept within, or only looked at.</summary>
-public sealed record Zone : Element
+public sealed record ZoneMaking : Making
 {
-    public required ShapeSource Shape { get; init; }
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool FollowsLines => false;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsInParts => false;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsSewn => false;
+
+    /// <summary>Most elements that may enter one zone.</summary>
+    public const int MostAllowed = 1_000;
 
     public ZoneRole Role { get; init; }
 

@@ -1,10 +1,16 @@
 namespace Ullet.Core.Projects;
 
 /// <summary>A line that is sewn as it is, without cloth: open or closed.</summary>
-public sealed record StitchedLine : Element
+public sealed record LineMaking : Making
 {
-    /// <summary>The line, fitted to the box. It is open unless its last curve ends where it starts.</summary>
-    public required DrawnShape Line { get; init; }
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool FollowsLines => true;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsInParts => false;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsSewn => true;
 
     public LineSettings Stitching { get; init; } = new();
 

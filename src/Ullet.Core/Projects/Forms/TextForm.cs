@@ -2,10 +2,10 @@ using System.Collections.Immutable;
 
 namespace Ullet.Core.Projects;
 
-/// <summary>Live text: words set in a font, as cloth or as a stitched outline.</summary>
-/// <remarks>Its box is the ink of all letters. Spacing and touches are shares of the cap height, so that they keep their
-/// look at any size.</remarks>
-public sealed record Words : AppliqueElement
+/// <summary>Live text: words set in a font.</summary>
+/// <remarks>The element's box is the ink of all letters. Spacing and touches are shares of the cap height, so that they keep
+/// their look at any size.</remarks>
+public sealed record TextForm : Form
 {
     /// <summary>Most characters of a text.</summary>
     public const int LongestText = 200;
@@ -38,10 +38,8 @@ public sealed record Words : AppliqueElement
     /// <summary>What was changed at single letters, at most one entry for each.</summary>
     public ImmutableArray<LetterTouch> Touches { get; init; } = [];
 
-    public LetteringUse Use { get; init; } = LetteringUse.OneByOne;
-
-    /// <summary>How it is sewn as a stitched outline.</summary>
-    public LineSettings Line { get; init; } = new();
+    /// <summary>True when all letters are one piece, those that overlap joined; false when each is a piece of its own.</summary>
+    public bool IsOnePiece { get; init; }
 
     /// <summary>The touch of a letter, or one that changes nothing.</summary>
     public LetterTouch TouchOf(int index) =>
@@ -86,17 +84,4 @@ public enum TextAlign
     Left,
     Centre,
     Right,
-}
-
-/// <summary>What letters are made into.</summary>
-public enum LetteringUse
-{
-    /// <summary>Every letter is a piece of its own.</summary>
-    OneByOne,
-
-    /// <summary>All letters are laid and sewn as one piece; letters that overlap are joined.</summary>
-    OnePiece,
-
-    /// <summary>No cloth: the letters' edges are sewn as lines.</summary>
-    StitchedOutline,
 }
