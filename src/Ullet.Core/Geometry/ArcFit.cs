@@ -6,7 +6,7 @@ namespace Ullet.Core.Geometry;
 /// <summary>Turns curves into few arcs and straight stretches.</summary>
 /// <remarks>From each place the longest stretch that holds is taken; its ends lie on the curve, so neighbours meet without a
 /// gap and with a kink too small to see. Law, tested in ArcFitTests: no place of the curve is farther from the arcs than the
-/// tolerance.</remarks>
+/// tolerance, nor any place of the arcs from the curve.</remarks>
 public static class ArcFit
 {
     /// <summary>Largest distance between curve and arcs, mm.</summary>
@@ -150,18 +150,24 @@ public static class ArcFit
         }
         var centre = new BulgeArc(start, end, bulge).Middle;
         var radius = start.DistanceTo(centre);
-        for (var i = from + 1; i < to; i++)
+        for (var i = from; i < to; i++)
         {
-            var spoke = run[i] - centre;
+            // A straight stretch has places at its ends only; the arc must keep to its middle as well.
+            worst = Math.Max(worst, Off(Point.Lerp(run[i], run[i + 1], 0.5)));
+            worst = i > from ? Math.Max(worst, Off(run[i])) : worst;
+        }
+        return worst;
+
+        double Off(Point place)
+        {
+            var spoke = place - centre;
             // Outside the arc's wedge its ends are what is near: a curve that turns back on itself runs along the circle, beyond
             // the arc.
             var isBeside =
                 Point.Cross(start - centre, spoke) * bulge >= 0 && Point.Cross(spoke, end - centre) * bulge >= 0;
-            var off = isBeside
+            return isBeside
                 ? Math.Abs(spoke.Length - radius)
-                : Math.Min(run[i].DistanceTo(start), run[i].DistanceTo(end));
-            worst = Math.Max(worst, off);
+                : Math.Min(place.DistanceTo(start), place.DistanceTo(end));
         }
-        return worst;
     }
 }

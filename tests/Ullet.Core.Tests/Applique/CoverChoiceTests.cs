@@ -129,7 +129,7 @@ public sealed class CoverChoiceTests
         var cover = evaluated
             .RunSheet.Steps.OfType<StitchStep>()
             .Single(step => step.Stage.Id == StageId.Cover)
-            .Stage.Cover;
+            .Stage.Cover!.Numbers;
         Assert.Equal((2.1, 1.4), (Math.Round(cover.Outside, 6), Math.Round(cover.Inside, 6)));
     }
 

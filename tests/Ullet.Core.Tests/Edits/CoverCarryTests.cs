@@ -1,5 +1,6 @@
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Forms;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -69,7 +70,16 @@ public sealed class CoverCarryTests
         var piece = clip.Elements[0].Cloth();
         var broken = clip with
         {
-            Elements = [piece with { Stages = new StageSettings { Cover = new CoverSettings { Spacing = 1e-6 } } }],
+            Elements = [
+                piece
+                    .With(
+                        piece.Making with
+                        {
+                            Stages = new StageSettings { Cover = new CoverSettings { Spacing = 1e-6 } },
+                        }
+                    )
+                    .Element,
+            ],
         };
         var refusal = SampleProject.Refused(SampleProject.Empty(), new PasteElements { Clip = broken });
         Assert.Equal(("number-out-of-range", "spacing"), (refusal.Code, refusal.Place));

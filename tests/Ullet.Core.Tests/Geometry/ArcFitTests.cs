@@ -70,6 +70,31 @@ public sealed class ArcFitTests
         }
     }
 
+    [Theory]
+    [InlineData(0.08)]
+    [InlineData(0.1)]
+    [InlineData(0.12)]
+    [InlineData(0.16)]
+    public void Arcs_WhereARoundedCornerRunsOutNearlyStraight_KeepToItBetweenItsPlaces(double radius)
+    {
+        // The side of a letter R, 0.14 mm off in a DXF: it is so straight that its places lie 0.8 mm apart.
+        Point[] side =
+        [
+            new(13.235917138801597, 54.10363204982649),
+            new(13.332242295271925, 40.52279561339258),
+            new(13.622658136866264, 30.25409516020148),
+            new(14.10731707317072, 23.307317073170736),
+        ];
+        var top = side[0] + new Point(radius, radius);
+        var curves = new[]
+        {
+            Curve.Cubic(top + new Point(6.9, -0.3), top + new Point(4, -0.1), top + new Point(2, 0), top),
+            Curve.Cubic(top, top - new Point(radius * 0.55, 0), side[0] + new Point(0, radius * 0.55), side[0]),
+            Curve.Cubic(side[0], side[1], side[2], side[3]),
+        };
+        Assert.True(Off(curves, ArcFit.Of(curves)) <= 0.02, $"{Off(curves, ArcFit.Of(curves))}");
+    }
+
     [Fact]
     public void Arcs_OfAQuarterCircle_AreOneWithItsBulge()
     {

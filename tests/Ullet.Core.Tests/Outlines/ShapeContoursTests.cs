@@ -1,3 +1,4 @@
+using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
