@@ -22,6 +22,10 @@ public sealed record RunPlan(double StitchLength, double Inset, int Passes) : St
 /// <param name="Width">How wide it is.</param>
 public sealed record TackPlan(TackKind Kind, double Inset, double Width) : StitchPlan;
 
+/// <summary>Long stitches along an outline that come out again, mm.</summary>
+/// <param name="StitchLength">Longest stitch.</param>
+public sealed record BastingPlan(double StitchLength) : StitchPlan;
+
 /// <summary>A cover over or along an edge.</summary>
 /// <param name="Numbers">Kind and numbers.</param>
 /// <param name="Visible">The stretches of edge that it is made along; null for all of it.</param>

@@ -23,7 +23,7 @@ public interface IStitcher
 /// <summary>The stitchers, one for each kind of plan.</summary>
 public static class Stitchers
 {
-    public static readonly ImmutableArray<IStitcher> All = [new RunStitcher(), new TackStitcher(), new CoverStitcher()];
+    public static readonly ImmutableArray<IStitcher> All = [new RunStitcher(), new TackStitcher(), new CoverStitcher(), new BastingStitcher()];
 
     private static readonly FrozenDictionary<Type, IStitcher> ByPlan = All.ToFrozenDictionary(stitcher =>
         stitcher.Plan
@@ -108,6 +108,13 @@ internal sealed class TackStitcher : Stitcher<TackPlan>
             )
             : ZigzagTack.Make(regions, plan.Inset, plan.Width, cancellation);
     }
+}
+
+/// <summary>Basting: once along, in long stitches.</summary>
+internal sealed class BastingStitcher : Stitcher<BastingPlan>
+{
+    private protected override StepStitches Sew(BastingPlan plan, Outline outline, CancellationToken cancellation) =>
+        new RunStitcher().Sew((StitchPlan)new RunPlan(plan.StitchLength, 0, 1), outline, cancellation);
 }
 
 /// <summary>Covers of all kinds.</summary>

@@ -18,6 +18,7 @@ public sealed record EditContext(Evaluator Evaluator)
 
 /// <summary>One change that a person makes; one undo step.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "edit")]
+[JsonDerivedType(typeof(AddBasting), "addBasting")]
 [JsonDerivedType(typeof(AddCloth), "addCloth")]
 [JsonDerivedType(typeof(AddDrawing), "addDrawing")]
 [JsonDerivedType(typeof(AddNode), "addNode")]
@@ -72,6 +73,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(ReshapePiece), "reshapePiece")]
 [JsonDerivedType(typeof(RestackElement), "restackElement")]
 [JsonDerivedType(typeof(ReverseLine), "reverseLine")]
+[JsonDerivedType(typeof(SetBasting), "setBasting")]
 [JsonDerivedType(typeof(SetCover), "setCover")]
 [JsonDerivedType(typeof(SetCoverKind), "setCoverKind")]
 [JsonDerivedType(typeof(SetCoverStretch), "setCoverStretch")]

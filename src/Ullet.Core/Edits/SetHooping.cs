@@ -16,6 +16,9 @@ public sealed record SetHooping : Edit
 
     public string? StabiliserClothId { get; init; }
 
+    /// <summary>True to hoop the stabiliser alone, false to hoop a ground over it again; null for as it is.</summary>
+    public bool? StabiliserAlone { get; init; }
+
     public string? LineThreadId { get; init; }
 
     public string? CoverThreadId { get; init; }
@@ -46,6 +49,10 @@ public sealed record SetHooping : Edit
         {
             return EditRefusals.NoCloth(cloth);
         }
+        if (StabiliserAlone == true && hooping.StabiliserClothId is null)
+        {
+            return new Refusal("hooping-empty", "stabiliserAlone", "There is no stabiliser in this hooping; choose one first.");
+        }
         if (new[] { LineThreadId, CoverThreadId }.FirstOrDefault(id => Missing(id, project.FindThread)) is { } thread)
         {
             return EditRefusals.NoThread(thread);
@@ -54,13 +61,22 @@ public sealed record SetHooping : Edit
         {
             Hooping = hooping with
             {
-                GroundClothId = GroundClothId ?? hooping.GroundClothId,
+                GroundClothId =
+                    StabiliserAlone == true
+                        ? null
+                        : GroundClothId
+                            ?? hooping.GroundClothId
+                            ?? (StabiliserAlone == false ? UsualGround(project) : null),
                 StabiliserClothId = StabiliserClothId ?? hooping.StabiliserClothId,
                 LineThreadId = LineThreadId ?? hooping.LineThreadId,
                 CoverThreadId = CoverThreadId ?? hooping.CoverThreadId,
             },
         };
     }
+
+    /// <summary>The first cloth that can be a ground.</summary>
+    private static string? UsualGround(Project project) =>
+        project.Cloths.FirstOrDefault(cloth => cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip))?.Id;
 
     private static bool Missing(string? id, Func<string?, object?> find) => id is not null && find(id) is null;
 }

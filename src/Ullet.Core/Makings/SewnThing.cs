@@ -37,7 +37,11 @@ public sealed record SewnThing(
     int Ordinal,
     Outline Outline,
     ImmutableArray<MakingAct> Acts
-);
+)
+{
+    /// <summary>What it holds, where it is sewn only to hold and comes out again; null for what stays.</summary>
+    public BastingMaking? Basting { get; init; }
+}
 
 /// <summary>Work in a hooping that a making asks for beside the project's own: marking a cloth that is hooped alone.</summary>
 /// <param name="Cloth">The cloth that is hooped.</param>

@@ -175,9 +175,9 @@ public static class Planner
         foreach (var unit in facts.Units)
         {
             Budget.Spend();
-            var own = unit.Acts.Select(act => graph.NumberOf(act.Step.Key));
+            var own = BlockSteps.Of(facts, unit).Select(step => graph.NumberOf(step.Key));
             blocks.AddRange(
-                order == StitchOrder.OneByOne
+                order == StitchOrder.OneByOne && unit.Basting is null
                     ?
                     [
                         [.. own],

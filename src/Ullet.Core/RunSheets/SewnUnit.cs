@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Makings;
+using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
 
@@ -15,6 +16,12 @@ internal sealed record UnitAct(ActPhase Phase, RunStep Step);
 /// <param name="Acts">Its steps in its making's order.</param>
 internal sealed record SewnUnit(PieceAtWork? Work, string Way, Outline Outline, ImmutableArray<UnitAct> Acts)
 {
+    /// <summary>What it holds, where it is sewn only to hold and comes out again; null for what stays.</summary>
+    internal BastingMaking? Basting { get; init; }
+
+    /// <summary>The element that it belongs to.</summary>
+    internal string OwnerId => Acts.IsEmpty ? "" : Acts[0].Step.OwnerId;
+
     /// <summary>What a person calls it.</summary>
     internal string Name => Acts.IsEmpty ? "" : Acts[0].Step.OwnerName;
 

@@ -191,7 +191,10 @@ internal static class StepGathering
                     way,
                     thing.Outline,
                     [.. thing.Acts.Select(act => new UnitAct(act.Phase, StepOf(project, element, thing, act)))]
-                );
+                )
+                {
+                    Basting = thing.Basting,
+                };
             }
         }
     }

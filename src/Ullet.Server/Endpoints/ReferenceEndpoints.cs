@@ -4,9 +4,11 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Layers;
+using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 using Ullet.Files.Fonts;
+using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
 
@@ -35,8 +37,23 @@ public sealed record Catalogue(
     NumberRange CutAllowance,
     string UsualFontId,
     ImmutableArray<CutProfile> CutProfiles,
-    ImmutableArray<MatPrint> MatPrints
+    ImmutableArray<MatPrint> MatPrints,
+    ImmutableArray<MakingChoice> Makings,
+    ImmutableArray<StitchFormatChoice> StitchFormats,
+    NumberRange BastingLength
 );
+
+/// <summary>What may be made of a form.</summary>
+/// <param name="Kind">Its word in requests.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Summary">What it is, in a sentence.</param>
+public sealed record MakingChoice(string Kind, string Name, string Summary);
+
+/// <summary>A format of stitch files.</summary>
+/// <param name="Ending">How its files end.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="About">What it is for, in a sentence.</param>
+public sealed record StitchFormatChoice(string Ending, string Name, string About);
 
 /// <summary>A print that ships with Ullet, to lie on the mat.</summary>
 /// <param name="Id">Names it in documents.</param>
@@ -168,7 +185,10 @@ internal static class ReferenceEndpoints
         Range(StitchRanges.CutAllowance, 0),
         FontShelf.UsualId,
         CutProfiles.All,
-        [new MatPrint("print-allotment", "Allotment print", 280)]
+        [new MatPrint("print-allotment", "Allotment print", 280)],
+        [.. MakingModules.All.Select(making => new MakingChoice(making.Kind, making.Name, making.Summary))],
+        [.. StitchFormats.All.Select(format => new StitchFormatChoice(format.Ending, format.Name, format.About))],
+        Range(StitchRanges.BastingLength, StitchDefaults.BastingLength)
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

@@ -39,12 +39,14 @@ internal sealed class ElementDtos(Evaluator evaluator)
             element.IsLocked,
             element.IsHidden,
             element.StaysCentred,
-            kind is ElementKind.Line ? null : element.Form.ShapeOf(),
+            kind is ElementKind.Line && element.FormedAs<DrawingForm>() is not null ? null : element.Form.ShapeOf(),
             holes.Length == 1 ? holes[0] : null,
             holes.Length,
             cloth is null ? null : ClothDtoOf(cloth, cover!, inset),
             element.FormedAs<TextForm>() is { } words ? WordsOf(element, words) : null,
-            kind is ElementKind.Line ? element.SettingsOf<LineMaking>()?.Stitching : null,
+            kind is ElementKind.Line && element.MadeAs<BastingMaking>() is null
+                ? element.SettingsOf<LineMaking>()?.Stitching
+                : null,
             PathText.Of(outline),
             HasStage(cloth, StageId.Placement)
                 ? string.Concat(pieces.Select(piece => PathText.Of(piece.Outline)))
@@ -88,7 +90,14 @@ internal sealed class ElementDtos(Evaluator evaluator)
             NumberOf(element.MadeAs<ZoneMaking>()?.Until, evaluated),
             element.PatternPart is not null,
             element.MadeAs<LineMaking>()?.Purpose,
-            MakingModules.Of(element).Kind
+            MakingModules.Of(element).Kind,
+            element.MadeAs<BastingMaking>() is { } basting
+                ? new BastingDto(
+                    basting.StitchLength ?? StitchDefaults.BastingLength,
+                    basting.ThreadId,
+                    basting.HoldsId
+                )
+                : null
         );
     }
 

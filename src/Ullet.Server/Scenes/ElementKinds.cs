@@ -13,13 +13,8 @@ internal static class ElementKinds
             return ElementKind.Lettering;
         }
         var making = element.IsConstruction ? element.Kept.LastOrDefault() ?? element.Making : element.Making;
-        return making switch
-        {
-            ClothMaking => ElementKind.Piece,
-            ZoneMaking => ElementKind.Zone,
-            ConstructionMaking construction => construction.AlongLines ? ElementKind.Line : ElementKind.Piece,
-            LineMaking => ElementKind.Line,
-            _ => throw new ArgumentException($"{making.GetType().Name} has no kind of 0.6.", nameof(element)),
-        };
+        return making is ZoneMaking ? ElementKind.Zone
+            : making.FollowsLines ? ElementKind.Line
+            : ElementKind.Piece;
     }
 }

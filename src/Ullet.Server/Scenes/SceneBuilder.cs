@@ -61,7 +61,8 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 hooping.TopClothId,
                 hooping.StabiliserClothId ?? hooping.TopClothId,
                 hooping.LineThreadId,
-                hooping.CoverThreadId
+                hooping.CoverThreadId,
+                hooping.GroundClothId is null
             ),
             project.Cloths,
             project.Threads,

@@ -6,6 +6,7 @@ namespace Ullet.Core.Projects;
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(ClothMaking), "cloth")]
 [JsonDerivedType(typeof(LineMaking), "line")]
+[JsonDerivedType(typeof(BastingMaking), "basting")]
 [JsonDerivedType(typeof(ZoneMaking), "zone")]
 [JsonDerivedType(typeof(ConstructionMaking), "construction")]
 public abstract record Making
