@@ -12,7 +12,7 @@ public sealed record SwitchStep : StepEdit
     public override string Label(Project before) => IsOn ? "Switch a step on" : "Switch a step off";
 
     private protected override Result<Project> Change(RunStep step, RunSheet sheet, Project project) =>
-        !IsOn && !MayBeOff(step)
+        !IsOn && !step.MayBeOff
             ? new Refusal(
                 "step-needed",
                 "stepKey",
@@ -23,14 +23,4 @@ public sealed record SwitchStep : StepEdit
             {
                 RunSheet = project.RunSheet.With(Of(project, step.Key) with { IsOff = !IsOn }),
             };
-
-    /// <summary>True for a step that the work holds without.</summary>
-    public static bool MayBeOff(RunStep step) =>
-        step switch
-        {
-            HandStep hand => hand.Work.Kind is HandKind.ChangeBobbin or HandKind.Press || hand.Key.Stage == "hand",
-            StitchStep stitch => stitch.Stage.Id == StageId.Line
-                && stitch.Stage.Words is "line" or "line along the fold" or "quilting",
-            _ => false,
-        };
 }

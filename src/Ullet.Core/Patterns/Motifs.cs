@@ -32,11 +32,11 @@ internal static class Motifs
     private sealed record Motif(string Name, ShapeSource Shape, double Ratio, double Turn, Cloth Cloth);
 
     /// <summary>The cloth of the motif that a pattern's fill-in asks for, to be listed among what is cut; none for no motif.</summary>
-    internal static IEnumerable<ClothNeed> ClothOf(IPattern pattern, PatternUse use)
+    internal static IEnumerable<ClothNeed> ClothOf(IPattern pattern, PatternUse use, PatternStuff stuff)
     {
         var name = use.TextOf("motif") ?? pattern.FillIns.First(fill => fill.Id == "motif").Usual;
         return All.Where(motif => motif.Name == name)
-            .Select(motif => new ClothNeed(motif.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"));
+            .Select(motif => new ClothNeed(stuff.Of(motif.Cloth), "motif", 0, 0, Advice: "a scrap with fusible backing"));
     }
 
     /// <summary>The piece of a motif in a room, keeping its form; null for none.</summary>

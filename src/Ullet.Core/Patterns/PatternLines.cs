@@ -22,7 +22,7 @@ internal static class PatternLines
 
     /// <summary>An element that sews one or more lines.</summary>
     internal static Element Line(
-        string part,
+        PatternPart part,
         string name,
         string purpose,
         LineSettings stitching,
@@ -32,8 +32,8 @@ internal static class PatternLines
         var box = lines.SelectMany(line => line).Aggregate(Box.Empty, (all, curve) => all.Union(curve.Bounds()));
         return new Element
         {
-            Id = $"p-{part}",
-            PatternPart = part,
+            Id = part.ElementId,
+            PatternPart = part.Name,
             Name = name,
             IsLocked = true,
             Box = new ElementBox(box.Centre.X, box.Centre.Y, box.Width, box.Height, 0),

@@ -23,7 +23,7 @@ public enum StageId
 /// <param name="Id">The stage.</param>
 /// <param name="Key">Its part of a step key, for ever.</param>
 /// <param name="Words">Its name in the trade's words, unless its making calls it otherwise.</param>
-/// <param name="MayBeOff">True when a person may switch it off.</param>
+/// <param name="MayBeOff">True when a step of it may be switched off in the run sheet; stages of cloth are switched on its card.</param>
 public sealed record StageRow(StageId Id, string Key, string Words, bool MayBeOff);
 
 /// <summary>All stages, a row each.</summary>
@@ -31,12 +31,12 @@ public static class StageTable
 {
     public static readonly ImmutableArray<StageRow> All =
     [
-        new(StageId.Placement, "placement", "placement", true),
-        new(StageId.TackDown, "tack", "tack-down", true),
-        new(StageId.Cover, "cover", "cover", true),
-        new(StageId.CutGuide, "guide", "cut guide", true),
-        new(StageId.Line, "line", "line", false),
-        new(StageId.Basting, "basting", "basting", true),
+        new(StageId.Placement, "placement", "placement", false),
+        new(StageId.TackDown, "tack", "tack-down", false),
+        new(StageId.Cover, "cover", "cover", false),
+        new(StageId.CutGuide, "guide", "cut guide", false),
+        new(StageId.Line, "line", "line", true),
+        new(StageId.Basting, "basting", "basting", false),
     ];
 
     public static StageRow Of(StageId id) => All.First(row => row.Id == id);

@@ -78,15 +78,21 @@ internal static class StepGathering
         PatternPlan plan,
         PatternAct act,
         Dictionary<StepKey, RunStep> sewn
-    ) =>
-        act is HandsAct hands
-            ? Hand(
-                project,
-                HandsAct.OwnerId,
-                hands.Subject ?? SubjectOf(project, plan, hands.Work),
-                WithOwnCloths(project, hands.Work)
-            )
-            : sewn.GetValueOrDefault(act.Key);
+    )
+    {
+        if (act is HandsAct hands)
+        {
+            var subject = hands.Subject ?? SubjectOf(project, plan, hands.Work);
+            return Hand(project, HandsAct.OwnerId, subject, hands.Work);
+        }
+        var step = sewn.GetValueOrDefault(act.Key);
+        return step is StitchStep stitch && act is SewAct sewing
+            ? stitch with
+            {
+                IsOptionalPart = sewing.IsOptional,
+            }
+            : step;
+    }
 
     /// <summary>What a hand step of a pattern is about: the layer that it lays or changes, the zip, or the whole.</summary>
     private static string SubjectOf(Project project, PatternPlan plan, HandWork work)
@@ -111,36 +117,6 @@ internal static class StepGathering
         var all = string.Join(" and ", names).ToLowerInvariant();
         return char.ToUpperInvariant(all[0]) + all[1..];
     }
-
-    /// <summary>The work with the project's cloths in place of those that the pattern began with.</summary>
-    private static HandWork WithOwnCloths(Project project, HandWork work) =>
-        work.Changes.OfType<LayerLaid>().All(laid => project.FindCloth(laid.Cloth.Id) == laid.Cloth)
-            ? work
-            : work with
-            {
-                Text = work
-                    .Changes.OfType<LayerLaid>()
-                    .Aggregate(
-                        work.Text,
-                        (text, laid) =>
-                            text.Replace(
-                                laid.Cloth.Name,
-                                project.FindCloth(laid.Cloth.Id)?.Name ?? laid.Cloth.Name,
-                                StringComparison.Ordinal
-                            )
-                    ),
-                Changes =
-                [
-                    .. work.Changes.Select(change =>
-                        change is LayerLaid laid
-                            ? laid with
-                            {
-                                Cloth = project.FindCloth(laid.Cloth.Id) ?? laid.Cloth,
-                            }
-                            : change
-                    ),
-                ],
-            };
 
     private static HandStep UserHand(Project project, UserHandStep hand)
     {

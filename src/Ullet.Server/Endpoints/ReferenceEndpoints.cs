@@ -3,7 +3,6 @@ using System.Reflection;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
-using Ullet.Core.Layers;
 using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
@@ -78,7 +77,7 @@ public sealed record MotifChoice(string Id, string Name, double Length, string P
 public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, string? Topping, string Needle);
 
 /// <summary>A kind of hand step.</summary>
-public sealed record HandChoice(HandKind Id, string Name);
+public sealed record HandChoice(HandKind Id, string Name, string Sentence);
 
 /// <summary>A stage of a method as it is called there.</summary>
 public sealed record StageChoice(StageId Role, string Name);
@@ -170,9 +169,9 @@ internal static class ReferenceEndpoints
                 }),
         ],
         [
-            .. Enum.GetValues<HandKind>()
-                .Where(kind => kind is not (HandKind.HoopUp or HandKind.Finish))
-                .Select(kind => new HandChoice(kind, HandWords.Of(kind))),
+            .. HandTable
+                .All.Where(row => row.Kind is not (HandKind.HoopUp or HandKind.Finish))
+                .Select(row => new HandChoice(row.Kind, row.Name, row.Sentence)),
         ],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),

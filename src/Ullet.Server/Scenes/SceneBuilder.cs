@@ -3,7 +3,6 @@ using System.Runtime.CompilerServices;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
-using Ullet.Core.Layers;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -120,7 +119,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 StepKind.Hand,
                 hands.Key.OwnerId,
                 hands.OwnerName,
-                HandWords.Of(hands.Kind),
+                HandTable.Of(hands.Kind).Name,
                 hands.Text,
                 hands.Warning,
                 hands.Note,
