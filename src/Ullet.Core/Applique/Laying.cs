@@ -7,7 +7,7 @@ namespace Ullet.Core.Applique;
 internal static class Laying
 {
     /// <summary>Cloth left around the outline when it is laid, mm: enough to hold and to cut away.</summary>
-    internal const double Margin = 12;
+    public const double Margin = 12;
 
     /// <summary>How exactly a cutter cuts, mm.</summary>
     internal const double CutterTolerance = 0.2;

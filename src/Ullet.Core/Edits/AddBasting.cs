@@ -1,15 +1,19 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
+using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
 
-/// <summary>Bastes a box round one piece, or round the whole design, on top of the stack.</summary>
+/// <summary>Bastes round one piece, or a box round the whole design, on top of the stack. Round a piece it is a box where that lies on
+/// the piece's cloth, else it follows the edge.</summary>
 public sealed record AddBasting : Edit
 {
     /// <summary>The box lies this far outside what it goes round, mm: clear of covers, on cloth that is laid larger.</summary>
     public const double Margin = 6;
+
+    private static readonly RectangleShape Corners = new(2);
 
     /// <summary>The piece whose cloth it holds; null for the whole design on what is hooped.</summary>
     public string? ElementId { get; init; }
@@ -28,12 +32,13 @@ public sealed record AddBasting : Edit
         {
             return new Refusal("basting-unfit", "elementId", why);
         }
-        var box = Round(project, round, context);
-        if (box.IsEmpty)
+        var about = Round(project, round, context);
+        if (about.IsEmpty)
         {
             return new Refusal("nothing-to-baste", "elementId", "There is nothing sewn yet that basting could go round.");
         }
-        box = box.Grown(Margin);
+        var edge = round is null ? null : Edge(project, round, about.Grown(Margin), context);
+        var box = edge?.Bounds() ?? about.Grown(Margin);
         var hoop = project.Hooping.Hoop;
         if (!Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(box))
         {
@@ -49,7 +54,7 @@ public sealed record AddBasting : Edit
             Id = $"e{project.NextNumber}",
             Name = round is null ? "Basting" : $"Basting of {round.Name}",
             Box = new ElementBox(box.Centre.X, box.Centre.Y, box.Width, box.Height, 0),
-            Form = new ShapeForm(new RectangleShape(2)),
+            Form = edge is null ? new ShapeForm(Corners) : new DrawingForm(DrawnElements.ShapeOf(edge)),
             Making = new BastingMaking { HoldsId = round?.Id },
         };
         return Limits.CheckName(basting.Name, "The basting") is { } tooLong
@@ -59,6 +64,22 @@ public sealed record AddBasting : Edit
                 Elements = project.Elements.Add(basting),
                 NextNumber = project.NextNumber + 1,
             };
+    }
+
+    /// <summary>The line round a piece where a box would leave its cloth, which is laid only so much larger than the piece; null where
+    /// the box lies on it.</summary>
+    private static Outline? Edge(Project project, Element element, Box box, EditContext context)
+    {
+        var outline = context.Evaluator.Shape(project, element).Outline.Whole;
+        var cloth = new AreaIndex(RegionOffset.By(outline.Flatten(), Laying.Margin));
+        var line = ShapeContours.Outline(Corners, box.Width, box.Height).Transform(Affine.Translate(box.Centre.X, box.Centre.Y));
+        if (line.Flatten().SelectMany(region => region.Rings).SelectMany(ring => ring.Points).All(cloth.Holds))
+        {
+            return null;
+        }
+        var moved = new MovedEdgeInput(outline, OutlineHash.Of(outline), Margin, CornerStyle.Round);
+        var round = new MovedEdgeStation().Compute(moved, context.Cancellation);
+        return new Outline([.. round.Parts.Select(part => part with { Holes = [] })]);
     }
 
     /// <summary>Says why a box round an element would miss its cloth, or null.</summary>

@@ -42,7 +42,7 @@ internal sealed class CsvStitchFile : IStitchFormat
 
     public string Name => "table of stitches";
 
-    public string About => "Every needle command in a row of its own, for a spreadsheet; without hand steps.";
+    public string About => "Every needle command in a row of its own, for a spreadsheet; without hand steps";
 
     public byte[] Write(StitchProgram program)
     {

@@ -14,7 +14,7 @@ internal sealed class StitchListFile : IStitchFormat
 
     public string Name => "stitch list";
 
-    public string About => "What the machine sews and what hands do in between, with the layers; as text.";
+    public string About => "What the machine sews and what hands do in between, with the layers; as text";
 
     public byte[] Write(StitchProgram program) => StitchListExport.Make(program);
 

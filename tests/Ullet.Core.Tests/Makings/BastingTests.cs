@@ -1,7 +1,10 @@
 using System.Collections.Immutable;
 using Ullet.Core.Edits;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
 using Ullet.Core.Tests.Samples;
 
 namespace Ullet.Core.Tests.Makings;
@@ -48,6 +51,30 @@ public sealed class BastingTests
         Assert.Equal(keys.IndexOf("e1.lay.0") + 1, keys.IndexOf("e3.basting.0"));
         Assert.True(keys.IndexOf("e3.basting.0") < keys.IndexOf("e1.tack.0"));
         Assert.Equal("e3.take-out.0", keys[^2]);
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void RoundAPiece_ItLiesOnTheClothThatIsLaid(bool isRectangle)
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(isRectangle ? new RectangleShape() : new StarShape(4, 0.5), 60, 60),
+            new AddBasting { ElementId = "e1" }
+        );
+        Assert.Equal(isRectangle, project.Elements[1].Form is ShapeForm);
+        var evaluated = SampleProject.Evaluate(project);
+        var laid = evaluated
+            .RunSheet.Steps.OfType<HandStep>()
+            .SelectMany(step => step.Work.Changes)
+            .OfType<LayerLaid>()
+            .Single(layer => layer.LayerId == "e1");
+        var cloth = new AreaIndex(laid.Area);
+        var stitches = evaluated
+            .Program.Steps.OfType<ProgramStitches>()
+            .Single(step => step.Role == "basting")
+            .Commands.Where(command => command.Kind == NeedleKind.Stitch);
+        Assert.All(stitches, command => Assert.True(cloth.Holds(command.At), $"{command.At}"));
     }
 
     [Fact]

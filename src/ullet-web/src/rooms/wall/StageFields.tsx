@@ -67,7 +67,9 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
                 </label>
                 <span className="text-[13px] text-muted">{WHY[role]}</span>
                 {made ? (
-                  <span className="ml-auto text-[13px] text-muted">{duration(made.seconds)}</span>
+                  <span className="ml-auto text-[13px] whitespace-nowrap text-muted">
+                    {duration(made.seconds)}
+                  </span>
                 ) : null}
               </div>
               {set.off ? null : (
