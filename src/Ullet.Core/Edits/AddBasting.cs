@@ -30,12 +30,12 @@ public sealed record AddBasting : Edit
         }
         if (round is not null && Unfit(round) is { } why)
         {
-            return new Refusal("basting-unfit", "elementId", why);
+            return new Refusal("basting-unfit", "elementId", why) { Kind = RefusalKind.NotPossible };
         }
         var about = Round(project, round, context);
         if (about.IsEmpty)
         {
-            return new Refusal("nothing-to-baste", "elementId", "There is nothing sewn yet that basting could go round.");
+            return new Refusal("nothing-to-baste", "elementId", "There is nothing sewn yet that basting could go round.") { Kind = RefusalKind.NotPossible };
         }
         var edge = round is null ? null : Edge(project, round, about.Grown(Margin), context);
         var box = edge?.Bounds() ?? about.Grown(Margin);
@@ -47,7 +47,7 @@ public sealed record AddBasting : Edit
                 "elementId",
                 $"A box {Margin:0} mm round it takes {box.Width:0.#} × {box.Height:0.#} mm and reaches out of the sewing field. "
                     + "Use a larger hoop, or draw a basting line that fits."
-            );
+            ) { Kind = RefusalKind.NotPossible };
         }
         var basting = new Element
         {
@@ -127,7 +127,7 @@ public sealed record SetBasting : MakingEdit<BastingMaking>
         }
         if (HoldsId is { } id && project.Find(id) is not { Making: ClothMaking })
         {
-            return new Refusal("basting-unfit", "holdsId", "Basting holds a piece of cloth that is laid; choose one.");
+            return new Refusal("basting-unfit", "holdsId", "Basting holds a piece of cloth that is laid; choose one.") { Kind = RefusalKind.NotPossible };
         }
         var changed = making with { StitchLength = StitchLength, ThreadId = ThreadId, HoldsId = HoldsId };
         return Makings.MakingModules.Of(changed).Check(changed) is { } no

@@ -39,7 +39,7 @@ public sealed record SetHandStep : Edit
                 "step-unknown",
                 "hand",
                 $"There is no hand step \"{Hand.Id}\" of your own in this project."
-            );
+            ) { Kind = RefusalKind.NotFound };
         }
         var hand = Hand with
         {

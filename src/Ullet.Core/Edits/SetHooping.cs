@@ -51,7 +51,7 @@ public sealed record SetHooping : Edit
         }
         if (StabiliserAlone == true && hooping.StabiliserClothId is null)
         {
-            return new Refusal("hooping-empty", "stabiliserAlone", "There is no stabiliser in this hooping; choose one first.");
+            return new Refusal("hooping-empty", "stabiliserAlone", "There is no stabiliser in this hooping; choose one first.") { Kind = RefusalKind.NotPossible };
         }
         if (new[] { LineThreadId, CoverThreadId }.FirstOrDefault(id => Missing(id, project.FindThread)) is { } thread)
         {

@@ -30,10 +30,10 @@ public sealed record SetMaking : OneElementEdit
                 "element-of-pattern",
                 "elementId",
                 $"{element.Name} is a part of the project's pattern, which says what is made of it."
-            );
+            ) { Kind = RefusalKind.NotPossible };
         }
         return module.Unfit(element) is { } why
-            ? new Refusal("making-unfit", "kind", why)
+            ? new Refusal("making-unfit", "kind", why) { Kind = RefusalKind.NotPossible }
             : project.With(To(element, module, project));
     }
 

@@ -33,7 +33,7 @@ public static class PatternShelf
                 "pattern-unknown",
                 "patternId",
                 $"There is no pattern \"{use.PatternId}\" in this Ullet."
-            );
+            ) { Kind = RefusalKind.NotFound };
         }
         return PatternNumbers.Of(pattern, use).Then(numbers => (Result<PatternPlan>)pattern.Make(numbers, use, stuff ?? new PatternStuff()));
     }
