@@ -105,20 +105,16 @@ internal sealed record CutQuery
     /// <summary>The file that is wished, or why there is none such.</summary>
     internal Result<CutFileWish> Wish(string format)
     {
-        if (
-            !Enum.TryParse<CutFormat>(format, ignoreCase: true, out var kind)
-            || !Enum.IsDefined(kind)
-            || char.IsDigit(format[0])
-        )
+        if (CutFormats.Find(format) is not { } row)
         {
             return new Refusal(
                 "format-unknown",
                 "format",
-                $"Cut files come as svg, dxf, eps, pdf or png; \"{format}\" is none of them."
+                $"Cut files come as {string.Join(", ", CutFormats.All.Select(known => known.Ending))}; \"{format}\" is none of them."
             );
         }
         return PaperOf(Paper)
-            .Then(paper => (Result<CutFileWish>)new CutFileWish(kind, paper, Dpi ?? 300, Smooth ?? false));
+            .Then(paper => (Result<CutFileWish>)new CutFileWish(row.Id, paper, Dpi ?? 300, Smooth ?? false));
     }
 
     internal static Result<Paper> PaperOf(string? name) =>

@@ -6,6 +6,7 @@ using Ullet.Core.Edits;
 using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
+using Ullet.Files.CutFiles;
 using Ullet.Files.Fonts;
 using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
@@ -39,8 +40,15 @@ public sealed record Catalogue(
     ImmutableArray<MatPrint> MatPrints,
     ImmutableArray<MakingChoice> Makings,
     ImmutableArray<StitchFormatChoice> StitchFormats,
-    NumberRange BastingLength
+    NumberRange BastingLength,
+    ImmutableArray<CutFormatChoice> CutFormats
 );
+
+/// <summary>A format of cut files.</summary>
+/// <param name="Id">The format.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="About">What it is for, in a few words.</param>
+public sealed record CutFormatChoice(CutFormat Id, string Name, string About);
 
 /// <summary>What may be made of a form.</summary>
 /// <param name="Kind">Its word in requests.</param>
@@ -187,7 +195,8 @@ internal static class ReferenceEndpoints
         [new MatPrint("print-allotment", "Allotment print", 280)],
         [.. MakingModules.All.Select(making => new MakingChoice(making.Kind, making.Name, making.Summary))],
         [.. StitchFormats.All.Select(format => new StitchFormatChoice(format.Ending, format.Name, format.About))],
-        Range(StitchRanges.BastingLength, StitchDefaults.BastingLength)
+        Range(StitchRanges.BastingLength, StitchDefaults.BastingLength),
+        [.. CutFormats.All.Select(format => new CutFormatChoice(format.Id, format.Name, format.About))]
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

@@ -55,7 +55,7 @@ public sealed class ParityTests
         }
     }
 
-    private static string Root()
+    internal static string Root()
     {
         var folder = AppContext.BaseDirectory;
         while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))

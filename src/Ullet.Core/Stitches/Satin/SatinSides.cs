@@ -3,35 +3,6 @@ using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
-/// <summary>How far a cover's band reaches from the outline, compensation included, mm.</summary>
-/// <param name="Outside">Outwards of the material; below 0 for a band that lies inside the outline.</param>
-/// <param name="Inside">Inwards.</param>
-internal readonly record struct CoverBand(double Outside, double Inside)
-{
-    internal double Width => Outside + Inside;
-}
-
-/// <summary>A place along the edge with the two ends of the stroke that may lie there, mm.</summary>
-internal readonly record struct StrokePlace(Point Outer, Point Inner)
-{
-    /// <summary>True when another edge leaves the stroke less than its full length.</summary>
-    internal bool IsClipped { get; init; }
-
-    internal double Length => Outer.DistanceTo(Inner);
-}
-
-/// <summary>One smooth stretch of the edge between corners as stroke places; between them strokes lie evenly.</summary>
-/// <param name="Places">Places in sewing order, corner mitres included.</param>
-/// <param name="First">The first place that stands on the edge itself, not beyond a corner.</param>
-/// <param name="Last">The last one.</param>
-/// <param name="Narrowest">Where two facing edges leave the band least room, or null.</param>
-/// <param name="Feet">The edge itself, mm.</param>
-internal sealed record SatinLeg(StrokePlace[] Places, int First, int Last, NarrowPlace? Narrowest, Point[] Feet)
-{
-    /// <summary>The places that stand on the edge.</summary>
-    internal ReadOnlySpan<StrokePlace> Body => Places.AsSpan(First, Last - First + 1);
-}
-
 /// <summary>Finds the two sides of a cover along a ring: every stroke stands across the edge, ends at the band's sides,
 /// and is clipped at the medial axis.</summary>
 /// <remarks>Places are set no closer than the edge's own vertices where nothing can clip a stroke (see
@@ -49,9 +20,6 @@ internal sealed class SatinSides
 
     /// <summary>A place halfway may lie this far off evenly, mm; else more are set between.</summary>
     private const double Uneven = 0.02;
-
-    /// <summary>Distance between stroke places beyond a corner, mm, where their ends move fast.</summary>
-    private const double CapStep = 0.12;
 
     /// <summary>Edges that face each other within this cosine (20° between them) make a narrow place; edges that meet in a
     /// corner do not.</summary>
@@ -165,12 +133,12 @@ internal sealed class SatinSides
         // Room was measured for the usual band; a wider one is searched for clips everywhere.
         var known = ring >= 0 && Math.Max(_band.Outside, _band.Inside) <= Math.Max(_usual.Outside, _usual.Inside);
         (_startTip, _endTip) = (SpikeTip.Of(points[0], turnAtStart), SpikeTip.Of(points[^1], turnAtEnd));
-        var normals = Normals(points, closed);
+        var normals = EdgeNormals.Of(points, closed);
         var places = new List<StrokePlace>((2 * points.Length) + 64);
         NarrowPlace? narrowest = null;
         if (turnAtStart is { } first)
         {
-            AddCap(points[0], points[1], first, ahead: false, places);
+            CornerCap.Add(points[0], points[1], first, ahead: false, _band, _reach, places);
             places.Reverse();
         }
         var begin = places.Count;
@@ -210,7 +178,7 @@ internal sealed class SatinSides
         var end = places.Count - 1;
         if (turnAtEnd is { } last)
         {
-            AddCap(points[^1], points[^2], last, ahead: true, places);
+            CornerCap.Add(points[^1], points[^2], last, ahead: true, _band, _reach, places);
         }
         return new SatinLeg([.. places], begin, end, narrowest, points);
     }
@@ -314,54 +282,5 @@ internal sealed class SatinSides
         {
             IsClipped = isClipped,
         };
-    }
-
-    /// <summary>The strokes of one leg beyond a corner, parallel to its others: from the bisector, where the other leg's
-    /// strokes meet them in a mitre, to the round cap.</summary>
-    /// <remarks>At a distance u beyond a corner that turns by θ the bisector lies u / tan(θ/2) off the leg's line, the cap
-    /// √(r² − u²); they meet at u = r · sin(θ/2).</remarks>
-    private void AddCap(Point corner, Point neighbour, double turn, bool ahead, List<StrokePlace> places)
-    {
-        var along = (corner - neighbour).Unit();
-        var outward = (ahead ? along : along * -1).Outward();
-        var convex = turn > 0;
-        var side = convex ? outward : outward * -1;
-        var radius = convex ? _band.Outside : _band.Inside;
-        if (radius <= 0)
-        {
-            return;
-        }
-        var half = Math.Abs(turn) / 2 * Math.PI / 180;
-        var (farthest, slope) = (radius * Math.Sin(half), Math.Tan(half));
-        for (var u = CapStep / 3; u < farthest; u += u < CapStep ? CapStep / 3 : CapStep)
-        {
-            Budget.Spend();
-            var foot = corner + (along * u);
-            var low = foot + (side * (u / slope));
-            var high = _reach.ClipBeyondCorner(corner, low, foot + (side * Math.Sqrt((radius * radius) - (u * u))));
-            var place = convex ? new StrokePlace(high, low) : new StrokePlace(low, high);
-            if (place.Length < StitchDefaults.ShortestStitch)
-            {
-                break;
-            }
-            places.Add(place);
-        }
-    }
-
-    private static Point[] Normals(Point[] points, bool closed)
-    {
-        var last = points.Length - 1;
-        var normals = new Point[points.Length];
-        var before = closed ? (points[0] - points[last - 1]).Unit() : Point.Zero;
-        for (var i = 0; i <= last; i++)
-        {
-            var after =
-                i < last ? (points[i + 1] - points[i]).Unit()
-                : closed ? (points[1] - points[0]).Unit()
-                : Point.Zero;
-            normals[i] = (before + after).Unit().Outward();
-            before = after;
-        }
-        return normals;
     }
 }
