@@ -113,7 +113,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             Assert.InRange(double.Parse(visitor.ValueOf("Downwards")), 8, 10);
             visitor.Click("button", "Put this letter back");
             visitor.WaitForValue("Downwards", "0.0");
-            visitor.Choose("Made as", "stitched along their edges");
+            visitor.Choose("Made as", "Stitched line");
             visitor.WaitForText("bean, each stitch three times");
             visitor.Choose("Stitch", "bean");
             visitor.WaitForValue("Stitch", "bean");

@@ -45,7 +45,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.WaitForNoText("Add the cloth");
             Assert.Contains(
                 "plum corduroy",
-                (string)visitor.Run("return document.querySelector('aside select').selectedOptions[0].text")!,
+                (string)visitor.Run("return [...document.querySelectorAll('aside select')].map(list => list.selectedOptions[0].text).join()")!,
                 StringComparison.Ordinal
             );
             visitor.Press(Keys.Escape);

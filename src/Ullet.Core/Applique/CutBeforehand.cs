@@ -14,7 +14,7 @@ public sealed class CutBeforehand : IAppliqueMethod
     public string Summary =>
         "Cut the piece to its exact shape first, with a cutter or a template, and lay it inside the placement line; nothing is trimmed.";
 
-    public ImmutableArray<StageRole> Stages => [StageRole.Placement, StageRole.TackDown, StageRole.Cover];
+    public ImmutableArray<StageId> Stages => [StageId.Placement, StageId.TackDown, StageId.Cover];
 
     public double TackInset => StitchDefaults.TackInsetCut;
 
@@ -27,9 +27,9 @@ public sealed class CutBeforehand : IAppliqueMethod
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [
-            new StageAct(StageRole.Placement),
+            new StageAct(StageId.Placement),
             Laying.InsideTheLine(work),
-            new StageAct(StageRole.TackDown),
-            new StageAct(StageRole.Cover),
+            new StageAct(StageId.TackDown),
+            new StageAct(StageId.Cover),
         ];
 }

@@ -40,14 +40,14 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
     internal static EdgeMatch? Of(EdgePlaces places, AppliqueElement piece)
     {
         var work = places.Work;
-        if (piece.IsConstruction || piece.Stages.Cover.Off || work.IsBuried || places.All.IsEmpty)
+        if (piece.Stages.Cover.Off || work.IsBuried || places.All.IsEmpty)
         {
             return null;
         }
         var cover = CoverChoice.Of(piece, work.Cloth);
         var preset = ClothPreset.Of(work.Cloth);
         var method = AppliqueMethods.Of(piece.Method);
-        var shift = method.Shift(Math.Abs(StageNumbers.TackInset(piece, work.Cloth)), piece, work.Exact);
+        var shift = method.Shift(Math.Abs(ClothStages.TackInset(piece, work.Cloth)), piece, work.Exact);
         var drawIn = work.Exact.DrawIn ?? preset.DrawIn;
         var margins = ImmutableArray.CreateBuilder<EdgeMargin>(places.All.Length);
         foreach (var place in places.All)

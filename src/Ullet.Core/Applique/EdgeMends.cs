@@ -66,15 +66,12 @@ public static class EdgeMends
             EdgeNumber.CoverWidth => WithCover(piece, cover with { Width = mend.Value }),
             EdgeNumber.InsideShare => WithCover(piece, cover with { InsideShare = mend.Value }),
             EdgeNumber.LineInset => WithCover(piece, cover with { Inset = mend.Value }),
-            _ => piece with { CutAllowance = mend.Value },
+            EdgeNumber.CutAllowance => piece.With(piece.Making with { CutAllowance = mend.Value }),
         };
     }
 
     private static AppliqueElement WithCover(AppliqueElement piece, CoverSettings cover) =>
-        piece with
-        {
-            Stages = piece.Stages with { Cover = cover },
-        };
+        piece.With(piece.Making with { Stages = piece.Stages with { Cover = cover } });
 
     /// <summary>The value nearest to the present one under which every piece holds; null when there is none.</summary>
     private static double? Nearest(

@@ -7,7 +7,7 @@ namespace Ullet.Core.Applique;
 /// <summary>One thing of a method's order: a stage the machine sews, or work for hands.</summary>
 public abstract record MethodAct;
 
-public sealed record StageAct(StageRole Role) : MethodAct;
+public sealed record StageAct(StageId Id) : MethodAct;
 
 public sealed record HandAct(HandWork Work) : MethodAct;
 
@@ -22,7 +22,7 @@ public interface IAppliqueMethod
     string Summary { get; }
 
     /// <summary>Its stages in their order, a cut guide first.</summary>
-    ImmutableArray<StageRole> Stages { get; }
+    ImmutableArray<StageId> Stages { get; }
 
     /// <summary>How far inside the outline the tack-down runs when nothing else is set, mm.</summary>
     double TackInset { get; }
@@ -40,7 +40,7 @@ public interface IAppliqueMethod
     bool CoverLiesOnGround => false;
 
     /// <summary>What a stage is called in it.</summary>
-    string StageWords(StageRole role) => UsualWords(role);
+    string StageWords(StageId id) => StageTable.Of(id).Words;
 
     /// <summary>How far the cut edge may end up from the outline: inwards and outwards of the cloth that is cut, mm.</summary>
     /// <param name="tackInset">How far inside that cloth the tack-down runs, mm.</param>
@@ -53,17 +53,6 @@ public interface IAppliqueMethod
 
     /// <summary>What hands do after a cut guide was stitched; null for a method without one.</summary>
     HandWork? AfterGuide(PieceAtWork work) => null;
-
-    /// <summary>The usual words of stages.</summary>
-    static string UsualWords(StageRole role) =>
-        role switch
-        {
-            StageRole.CutGuide => "cut guide",
-            StageRole.Placement => "placement",
-            StageRole.TackDown => "tack-down",
-            StageRole.Line => "line",
-            _ => "cover",
-        };
 }
 
 /// <summary>Where the cloth's edge may lie: at most this far inside the outline and this far outside it, mm.</summary>

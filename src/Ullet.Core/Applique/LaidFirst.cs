@@ -14,7 +14,7 @@ public sealed class LaidFirst : IAppliqueMethod
     public string Summary =>
         "Hoop the piece's cloth together with the ground, let the machine outline it, trim round the line and cover it: two stages, quick.";
 
-    public ImmutableArray<StageRole> Stages => [StageRole.TackDown, StageRole.Cover];
+    public ImmutableArray<StageId> Stages => [StageId.TackDown, StageId.Cover];
 
     public double TackInset => StitchDefaults.TackInsetTrimmed;
 
@@ -22,12 +22,12 @@ public sealed class LaidFirst : IAppliqueMethod
 
     public bool CutsToSize => false;
 
-    public string StageWords(StageRole role) =>
-        role == StageRole.TackDown ? "outline" : IAppliqueMethod.UsualWords(role);
+    public string StageWords(StageId id) =>
+        id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
 
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         Laying.Trimmed(tackInset, exact);
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
-        [new StageAct(StageRole.TackDown), Laying.TrimAlong(work, "outline"), new StageAct(StageRole.Cover)];
+        [new StageAct(StageId.TackDown), Laying.TrimAlong(work, "outline"), new StageAct(StageId.Cover)];
 }

@@ -7,7 +7,7 @@ namespace Ullet.Core.Applique;
 internal static class Laying
 {
     /// <summary>Cloth left around the outline when it is laid, mm: enough to hold and to cut away.</summary>
-    internal const double Margin = 12;
+    public const double Margin = 12;
 
     /// <summary>How exactly a cutter cuts, mm.</summary>
     internal const double CutterTolerance = 0.2;
@@ -95,7 +95,7 @@ internal static class Laying
     internal static HandAct TrimAlong(PieceAtWork work, string line)
     {
         var (part, cloth) = (work.Part, work.Cloth);
-        var edge = ((TrimLeaves.Least + TrimLeaves.Most) / 2) - StageNumbers.TackInset(part.Element, cloth);
+        var edge = ((TrimLeaves.Least + TrimLeaves.Most) / 2) - ClothStages.TackInset(part.Element, cloth);
         var holes = !part.HasHoles ? "" : ", and cut out the hole inside its own line";
         return new HandAct(
             new HandWork(

@@ -15,8 +15,8 @@ public sealed class MarkedOnCloth : IAppliqueMethod
     public string Summary =>
         "The machine first stitches the outline on the piece's own cloth, hooped alone; cut out on that line and lay it like a piece from a cutter.";
 
-    public ImmutableArray<StageRole> Stages =>
-        [StageRole.CutGuide, StageRole.Placement, StageRole.TackDown, StageRole.Cover];
+    public ImmutableArray<StageId> Stages =>
+        [StageId.CutGuide, StageId.Placement, StageId.TackDown, StageId.Cover];
 
     public double TackInset => StitchDefaults.TackInsetCut;
 
@@ -29,10 +29,10 @@ public sealed class MarkedOnCloth : IAppliqueMethod
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [
-            new StageAct(StageRole.Placement),
+            new StageAct(StageId.Placement),
             Laying.InsideTheLine(work),
-            new StageAct(StageRole.TackDown),
-            new StageAct(StageRole.Cover),
+            new StageAct(StageId.TackDown),
+            new StageAct(StageId.Cover),
         ];
 
     public HandWork AfterGuide(PieceAtWork work) =>

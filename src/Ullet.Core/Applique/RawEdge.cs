@@ -15,7 +15,7 @@ public sealed class RawEdge : IAppliqueMethod
     public string Summary =>
         "A bean stitch inside the edge holds the cloth; it is trimmed a little outside the stitching and left to fray.";
 
-    public ImmutableArray<StageRole> Stages => [StageRole.Placement, StageRole.Cover];
+    public ImmutableArray<StageId> Stages => [StageId.Placement, StageId.Cover];
 
     public double TackInset => StitchDefaults.RawEdgeInset;
 
@@ -25,8 +25,8 @@ public sealed class RawEdge : IAppliqueMethod
 
     public CoverKind? OnlyCover => CoverKind.RawEdge;
 
-    public string StageWords(StageRole role) =>
-        role == StageRole.Cover ? "holding line" : IAppliqueMethod.UsualWords(role);
+    public string StageWords(StageId id) =>
+        id == StageId.Cover ? "holding line" : StageTable.Of(id).Words;
 
     /// <summary>Scissors follow the outline by eye, as far from the stitching as the inset.</summary>
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
@@ -38,9 +38,9 @@ public sealed class RawEdge : IAppliqueMethod
         var margin = Math.Abs(CoverChoice.Of(part.Element, cloth).Inset);
         return
         [
-            new StageAct(StageRole.Placement),
+            new StageAct(StageId.Placement),
             Laying.OverTheLine(work),
-            new StageAct(StageRole.Cover),
+            new StageAct(StageId.Cover),
             new HandAct(
                 new HandWork(
                     HandKind.Trim,

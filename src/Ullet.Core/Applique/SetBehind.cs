@@ -15,7 +15,7 @@ public sealed class SetBehind : IAppliqueMethod
     public string Summary =>
         "Lay the cloth beneath the hoop, let the machine outline the shape through both, and cut the ground away inside the line: a window.";
 
-    public ImmutableArray<StageRole> Stages => [StageRole.TackDown, StageRole.Cover];
+    public ImmutableArray<StageId> Stages => [StageId.TackDown, StageId.Cover];
 
     public double TackInset => StitchDefaults.TackInsetTrimmed;
 
@@ -25,8 +25,8 @@ public sealed class SetBehind : IAppliqueMethod
 
     public bool CoverLiesOnGround => true;
 
-    public string StageWords(StageRole role) =>
-        role == StageRole.TackDown ? "outline" : IAppliqueMethod.UsualWords(role);
+    public string StageWords(StageId id) =>
+        id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
 
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         Laying.Trimmed(tackInset, exact);
@@ -37,7 +37,7 @@ public sealed class SetBehind : IAppliqueMethod
         var size = work.Outline.Bounds().Grown(Laying.Margin);
         // The ground ends a little inside the outline run, which lies outside the outline by the inset.
         var left = (Laying.TrimLeaves.Least + Laying.TrimLeaves.Most) / 2;
-        var window = work.Offset(-StageNumbers.TackInset(part.Element, cloth) - left, true).Regions;
+        var window = work.Offset(-ClothStages.TackInset(part.Element, cloth) - left, true).Regions;
         return
         [
             new HandAct(
@@ -63,7 +63,7 @@ public sealed class SetBehind : IAppliqueMethod
                     ]
                 )
             ),
-            new StageAct(StageRole.TackDown),
+            new StageAct(StageId.TackDown),
             new HandAct(
                 new HandWork(
                     HandKind.Trim,
@@ -75,7 +75,7 @@ public sealed class SetBehind : IAppliqueMethod
                     [new LayerOpened(HandWork.GroundLayer, window)]
                 )
             ),
-            new StageAct(StageRole.Cover),
+            new StageAct(StageId.Cover),
         ];
     }
 }

@@ -31,7 +31,7 @@ public static class StrokeFit
 
     /// <summary>The same for an element as it is sewn, mm; 0 without covers.</summary>
     public static double Covered(Element element, Project project) =>
-        element is AppliqueElement { IsConstruction: false, Stages.Cover.Off: false } piece
+        AppliqueElement.Of(element) is { Stages.Cover.Off: false } piece
             ? Covered(CoverChoice.Of(piece, project))
             : 0;
 

@@ -14,7 +14,7 @@ public sealed class TrimInTheHoop : IAppliqueMethod
     public string Summary =>
         "Lay a larger piece of cloth over the placement line, let the machine tack it down, then trim it with scissors in the hoop.";
 
-    public ImmutableArray<StageRole> Stages => [StageRole.Placement, StageRole.TackDown, StageRole.Cover];
+    public ImmutableArray<StageId> Stages => [StageId.Placement, StageId.TackDown, StageId.Cover];
 
     public double TackInset => StitchDefaults.TackInsetTrimmed;
 
@@ -27,10 +27,10 @@ public sealed class TrimInTheHoop : IAppliqueMethod
 
     public ImmutableArray<MethodAct> Acts(PieceAtWork work) =>
         [
-            new StageAct(StageRole.Placement),
+            new StageAct(StageId.Placement),
             Laying.OverTheLine(work),
-            new StageAct(StageRole.TackDown),
+            new StageAct(StageId.TackDown),
             Laying.TrimAlong(work, "tack-down"),
-            new StageAct(StageRole.Cover),
+            new StageAct(StageId.Cover),
         ];
 }

@@ -28,7 +28,7 @@ public static class Coupon
     {
         var method =
             asked
-            ?? source.Elements.OfType<AppliqueElement>().FirstOrDefault(piece => piece.ClothId == cloth.Id)?.Method
+            ?? source.Appliques().FirstOrDefault(piece => piece.ClothId == cloth.Id)?.Method
             ?? Method.CutBeforehand;
         var elements = ImmutableArray.CreateBuilder<Element>();
         elements.Add(Round("e1", "ring", 0, -52, Ring, hole: 30));
@@ -37,13 +37,12 @@ public static class Coupon
         foreach (var height in new[] { 16.0, 12.0, 9.0 })
         {
             elements.Add(
-                new Piece
+                new Element
                 {
                     Id = $"e{number}",
                     Name = $"bar {height:0} mm",
-                    ClothId = cloth.Id,
-                    Method = method,
-                    Shape = new RectangleShape(),
+                    Form = new ShapeForm(new RectangleShape()),
+                    Making = new ClothMaking { ClothId = cloth.Id, Method = method },
                     Box = new ElementBox(0, y, Bar, height, 0),
                 }
             );
@@ -64,27 +63,28 @@ public static class Coupon
                 ),
             ],
             Threads = source.Threads,
-            Hooping = source.Hooping with { Hoop = Hoop.Catalogue[1] },
+            Hoopings = [source.Hooping with { Hoop = Hoop.Catalogue[1], RunSheet = new RunSheetOverrides() }],
             Cut = source.Cut with { Cloths = [source.Cut.Of(cloth.Id) with { Places = [], Layout = null }] },
             Elements = elements.ToImmutable(),
             NextNumber = number,
         };
 
-        Piece Round(string id, string name, double x, double atY, double width, double hole) =>
+        Element Round(string id, string name, double x, double atY, double width, double hole) =>
             new()
             {
                 Id = id,
                 Name = name,
-                ClothId = cloth.Id,
-                Method = method,
-                Shape = new EllipseShape(),
+                Form = new ShapeForm(new EllipseShape())
+                {
+                    Holes = hole > 0 ? [new PieceHole(new EllipseShape(), 0, 0, hole, hole)] : [],
+                },
+                Making = new ClothMaking { ClothId = cloth.Id, Method = method },
                 Box = new ElementBox(x, atY, width, width, 0),
-                Holes = hole > 0 ? [new PieceHole(new EllipseShape(), 0, 0, hole, hole)] : [],
             };
     }
 
     /// <summary>A line above and below a bar, with a tick every 10 mm: what lies between is measured against them.</summary>
-    private static StitchedLine Margins(string id, double y, double height)
+    private static Element Margins(string id, double y, double height)
     {
         var lines = new List<OpenPath>();
         foreach (var side in new[] { -1, 1 })
@@ -97,12 +97,13 @@ public static class Coupon
             }
         }
         var box = lines.Aggregate(Box.Empty, (all, line) => all.Union(line.Bounds()));
-        return new StitchedLine
+        return new Element
         {
             Id = id,
             Name = $"margins of bar {height:0} mm",
             Box = new ElementBox(0, box.Centre.Y, box.Width, box.Height, 0),
-            Line = DrawnElements.ShapeOf(new Outline([]) { Lines = [.. lines] }),
+            Form = new DrawingForm(DrawnElements.ShapeOf(new Outline([]) { Lines = [.. lines] })),
+            Making = new LineMaking(),
         };
     }
 

@@ -22,34 +22,14 @@ public static class DocumentCheck
 
     private static IEnumerable<Breach> Own(Project project)
     {
-        var hooping = project.Hooping;
-        return Found(
-                "",
-                false,
-                Limits.CheckName(project.Title, "The project"),
-                Limits.CheckName(hooping.Name, "The hooping"),
-                Limits.CheckRange(hooping.Hoop.FieldWidth, 20, 1000, "mm", "The width of the field", "fieldWidth"),
-                Limits.CheckRange(hooping.Hoop.FieldHeight, 20, 1000, "mm", "The height of the field", "fieldHeight")
-            )
+        if (project.Hoopings.IsDefaultOrEmpty)
+        {
+            return Found("", true, Missing("it has no hooping"));
+        }
+        return Found("", false, Limits.CheckName(project.Title, "The project"))
+            .Concat(project.Hoopings.SelectMany(hooping => HoopingCheck.Of(project, hooping)))
+            .Concat(project.HoopingChoices.SelectMany(HoopingCheck.Of))
             .Concat(Ids(project))
-            .Concat(
-                Found(
-                    "",
-                    true,
-                    [
-                        .. new[] { hooping.GroundClothId, hooping.StabiliserClothId }.Select(id =>
-                            project.FindCloth(id) is null
-                                ? Missing($"the hooping names cloth \"{Short(id)}\", which is not in it")
-                                : null
-                        ),
-                        .. new[] { hooping.LineThreadId, hooping.CoverThreadId }.Select(id =>
-                            project.FindThread(id) is null
-                                ? Missing($"the hooping names thread \"{Short(id)}\", which is not in it")
-                                : null
-                        ),
-                    ]
-                )
-            )
             .Concat(project.Cloths.SelectMany(cloth => Found(cloth.Id, false, ClothCheck(cloth))))
             .Concat(
                 project.Threads.SelectMany(thread =>
@@ -82,7 +62,7 @@ public static class DocumentCheck
             ("cloths", project.Cloths.Select(cloth => cloth.Id)),
             ("threads", project.Threads.Select(thread => thread.Id)),
             ("hand steps", project.RunSheet.Hands.Select(hand => hand.Id)),
-            ("hoopings", [project.Hooping.Id]),
+            ("hoopings", project.Hoopings.Select(hooping => hooping.Id).Concat(project.HoopingChoices.Select(choice => choice.Id))),
         };
         foreach (var (what, ids) in lists)
         {
@@ -117,7 +97,8 @@ public static class DocumentCheck
             ("steps in its order", project.RunSheet.Sequence.Length, DocumentLimits.MostSteps),
             ("decisions about steps", project.RunSheet.Steps.Length, DocumentLimits.MostSteps),
             ("curves", project.Elements.Sum(ElementCheck.CurvesOf), DocumentLimits.MostCurves),
-            ("letters", project.Elements.OfType<Words>().Sum(words => words.Text.Length), DocumentLimits.MostLetters),
+            ("letters", project.Elements.Sum(element => element.FormedAs<TextForm>()?.Text.Length ?? 0), DocumentLimits.MostLetters),
+            ("hoopings", project.Hoopings.Length + project.HoopingChoices.Length, DocumentLimits.MostCloths),
             ("cut settings", project.Cut.Cloths.Length, DocumentLimits.MostCloths),
             ("numbers of its pattern", project.Pattern?.Numbers.Length ?? 0, DocumentLimits.MostFillIns),
             ("fill-ins", project.Pattern?.FillIns.Length ?? 0, DocumentLimits.MostFillIns),

@@ -19,13 +19,8 @@ public static class DocumentLimits
     /// <summary>Letters of all texts together.</summary>
     public const int MostLetters = 4_000;
 
-    public const int MostHoles = 200;
-
     /// <summary>Steps that are named in an order, or about which something was decided.</summary>
     public const int MostSteps = 20_000;
-
-    /// <summary>Stretches of edge set by hand, on one element.</summary>
-    public const int MostTouches = 2_000;
 
     /// <summary>Places, roles and groups of one cloth on the cutting table.</summary>
     public const int MostPlaces = 10_000;

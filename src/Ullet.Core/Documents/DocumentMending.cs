@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using Ullet.Core.Outlines;
+using Ullet.Core.Forms;
+using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Documents;
@@ -65,7 +66,7 @@ internal static class DocumentMending
     {
         var name = element.Name;
         var box = element.Box;
-        var least = element is StitchedLine ? 0 : Limits.SmallestSize;
+        var least = element.IsLinework ? 0 : Limits.SmallestSize;
         var fitted = box with
         {
             Width = Math.Max(box.Width, least),
@@ -96,44 +97,15 @@ internal static class DocumentMending
         if (ElementCheck.Form(element) is { } form && form.Code == "number-out-of-range")
         {
             say($"{form.Words} It is brought back into that.");
-            element = Formed(element);
+            element = element with { Form = FormModules.Of(element.Form).Clamped(element.Form) };
         }
         if (ElementCheck.Making(element) is { } making && making.Code == "number-out-of-range")
         {
             say($"{making.Words} Its stages are as first set.");
-            element = element switch
-            {
-                Words words => words with
-                {
-                    Stages = new StageSettings(),
-                    Line = new LineSettings(),
-                    CutAllowance = null,
-                },
-                AppliqueElement piece => piece with { Stages = new StageSettings(), CutAllowance = null },
-                StitchedLine line => line with { Stitching = new LineSettings() },
-                _ => element,
-            };
+            element = element.Remade(settings => MakingModules.Of(settings).AsFirstSet(settings));
         }
         return element;
     }
-
-    private static Element Formed(Element element) =>
-        element switch
-        {
-            Piece piece => piece with
-            {
-                Shape = ShapeLimits.Clamped(piece.Shape),
-                Holes =
-                [
-                    .. piece
-                        .Holes.Select(hole => hole with { Shape = ShapeLimits.Clamped(hole.Shape) })
-                        .Where(hole => ElementCheck.HoleCheck(hole) is null),
-                ],
-            },
-            Zone zone => zone with { Shape = ShapeLimits.Clamped(zone.Shape) },
-            Words words => words with { LineSpacing = 1, Spacing = 0, Slant = 0, Arc = 0, Touches = [] },
-            _ => element,
-        };
 
     /// <summary>The highest number in an id: the next part must get a higher one.</summary>
     private static int HighestNumber(Project project) =>

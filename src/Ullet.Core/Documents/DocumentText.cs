@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using Ullet.Core.Forms;
+using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Documents;
@@ -16,26 +18,8 @@ public static class DocumentText
                 project.Threads,
                 thread => Renamed(thread, thread.Name, name => thread with { Name = name })
             ),
-            Hooping = project.Hooping with
-            {
-                Name = PlainText.Line(project.Hooping.Name),
-                Hoop = project.Hooping.Hoop with { Name = PlainText.Line(project.Hooping.Hoop.Name) },
-            },
+            Hoopings = Each(project.Hoopings, Cleaned),
             Elements = Each(project.Elements, Cleaned),
-            RunSheet = project.RunSheet with
-            {
-                Steps = Each(project.RunSheet.Steps, step => step with { Note = LineOrNone(step.Note) }),
-                Hands = Each(
-                    project.RunSheet.Hands,
-                    hand =>
-                        hand with
-                        {
-                            Text = PlainText.Line(hand.Text),
-                            Warning = LineOrNone(hand.Warning),
-                            Check = LineOrNone(hand.Check),
-                        }
-                ),
-            },
             Pattern = project.Pattern is { } use
                 ? use with
                 {
@@ -57,20 +41,36 @@ public static class DocumentText
             },
         };
 
+    private static Hooping Cleaned(Hooping hooping) =>
+        hooping with
+        {
+            Name = PlainText.Line(hooping.Name),
+            Hoop = hooping.Hoop with { Name = PlainText.Line(hooping.Hoop.Name) },
+            RunSheet = hooping.RunSheet with
+            {
+                Steps = Each(hooping.RunSheet.Steps, step => step with { Note = LineOrNone(step.Note) }),
+                Hands = Each(
+                    hooping.RunSheet.Hands,
+                    hand =>
+                        hand with
+                        {
+                            Text = PlainText.Line(hand.Text),
+                            Warning = LineOrNone(hand.Warning),
+                            Check = LineOrNone(hand.Check),
+                        }
+                ),
+            },
+        };
+
     private static Element Cleaned(Element element)
     {
         var named = Renamed(element, element.Name, name => element with { Name = name });
-        return named switch
-        {
-            Words words => Renamed(words, PlainText.Lines(words.Text), words.Text, text => words with { Text = text }),
-            StitchedLine { Purpose: { } purpose } line => Renamed(
-                line,
-                purpose,
-                text => line with { Purpose = text.Length == 0 ? null : text }
-            ),
-            _ => named,
-        };
+        var form = FormModules.Of(named.Form).Cleaned(named.Form);
+        var isClean = ReferenceEquals(form, named.Form) && named.Makings().All(making => ReferenceEquals(Cleaned(making), making));
+        return isClean ? named : named.Remade(Cleaned) with { Form = form };
     }
+
+    private static Making Cleaned(Making making) => MakingModules.Of(making).Cleaned(making);
 
     private static string? LineOrNone(string? text) =>
         text is null ? null

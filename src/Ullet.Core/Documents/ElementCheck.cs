@@ -1,5 +1,5 @@
-using Ullet.Core.Lettering;
-using Ullet.Core.Outlines;
+using Ullet.Core.Forms;
+using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -12,24 +12,16 @@ internal static class ElementCheck
         project.Elements.SelectMany(element => Fatal(project, element).Concat(Limited(element)));
 
     /// <summary>Curves of everything that is drawn on an element.</summary>
-    internal static int CurvesOf(Element element) =>
-        element switch
-        {
-            Piece piece => CurvesOf(piece.Shape) + piece.Holes.Sum(hole => CurvesOf(hole.Shape)),
-            StitchedLine line => CurvesOf(line.Line),
-            Zone zone => CurvesOf(zone.Shape),
-            _ => 0,
-        };
-
-    private static int CurvesOf(ShapeSource shape) =>
-        shape is DrawnShape { Lines.IsDefault: false } drawn
-            ? drawn.Lines.Sum(line => line.Curves.IsDefault ? 0 : line.Curves.Length)
-            : 0;
+    internal static int CurvesOf(Element element) => FormModules.Of(element.Form).Curves(element.Form);
 
     /// <summary>What nothing can be made of.</summary>
     private static IEnumerable<Breach> Fatal(Project project, Element element)
     {
-        var cloth = element is AppliqueElement piece && project.FindCloth(piece.ClothId) is null ? piece.ClothId : null;
+        var cloth = element
+            .Makings()
+            .SelectMany(making => MakingModules.Of(making).ClothIds(making))
+            .FirstOrDefault(id => project.FindCloth(id) is null);
+        var missing = FormModules.Of(element.Form).Missing(element.Form);
         return DocumentCheck.Found(
             element.Id,
             true,
@@ -44,14 +36,14 @@ internal static class ElementCheck
                         ? DocumentCheck.Missing(wrong.Words.TrimEnd('.'))
                         : null
                 ),
-                .. Drawn(element)
-                    .Select(drawn =>
-                        drawn.Lines.IsDefaultOrEmpty || drawn.Lines.Any(line => line.Curves.IsDefaultOrEmpty)
-                            ? DocumentCheck.Missing(
-                                $"of \"{DocumentCheck.Short(element.Name)}\": a drawn shape has no lines, or a line no curves"
-                            )
-                            : null
-                    ),
+                missing is null
+                    ? null
+                    : DocumentCheck.Missing($"of \"{DocumentCheck.Short(element.Name)}\": {missing}"),
+                element.Kept.Append(element.Making).DistinctBy(making => making.GetType()).Count() <= element.Kept.Length
+                    ? DocumentCheck.Missing(
+                        $"\"{DocumentCheck.Short(element.Name)}\" keeps settings of one kind of making twice"
+                    )
+                    : null,
             ]
         );
     }
@@ -68,18 +60,10 @@ internal static class ElementCheck
                 )
             );
         return own.Concat(
-            new (string What, int Count, int Most)[]
-            {
-                ("operations on one element", element.Operations.Length, OperationLimits.MostOperations),
-                ("holes in one piece", (element as Piece)?.Holes.Length ?? 0, DocumentLimits.MostHoles),
-                (
-                    "stretches set by hand",
-                    (element as AppliqueElement)?.EdgeTouches.Length ?? 0,
-                    DocumentLimits.MostTouches
-                ),
-                ("touched letters", (element as Words)?.Touches.Length ?? 0, Words.LongestText),
-                ("passages through one zone", (element as Zone)?.Allows.Length ?? 0, DocumentLimits.MostElements),
-            }
+            new[] { ("operations on one element", element.Operations.Length, OperationLimits.MostOperations) }
+                .Concat(FormModules.Of(element.Form).Counts(element.Form))
+                .Concat(element.Makings().SelectMany(making => MakingModules.Of(making).Counts(making)))
+                .Select(each => (What: each.Item1, Count: each.Item2, Most: each.Item3))
                 .Where(each => each.Count > each.Most)
                 .Select(each => DocumentCheck.TooMany(element.Id, each.What, each.Count, each.Most))
         );
@@ -89,7 +73,7 @@ internal static class ElementCheck
     {
         var box = element.Box;
         return DocumentCheck
-            .Found(element.Id, false, Limits.CheckBox(box, element.Name, mayBeFlat: element is StitchedLine))
+            .Found(element.Id, false, Limits.CheckBox(box, element.Name, mayBeFlat: element.IsLinework))
             .Select(breach =>
                 breach with
                 {
@@ -106,42 +90,9 @@ internal static class ElementCheck
     }
 
     /// <summary>Says what is wrong with where the outline comes from, or null.</summary>
-    internal static Refusal? Form(Element element) =>
-        element switch
-        {
-            Piece piece => ShapeLimits.CheckNumbers(piece.Shape)
-                ?? piece.Holes.Select(HoleCheck).FirstOrDefault(wrong => wrong is not null),
-            Zone zone => ShapeLimits.CheckNumbers(zone.Shape),
-            StitchedLine line => ShapeLimits.CheckNumbers(line.Line),
-            Words words => WordsLimits.CheckText(words.Text) ?? WordsLimits.CheckNumbers(words),
-            _ => null,
-        };
+    internal static Refusal? Form(Element element) => FormModules.Of(element.Form).Check(element.Form);
 
-    internal static Refusal? HoleCheck(PieceHole hole) =>
-        ShapeLimits.CheckNumbers(hole.Shape)
-        ?? Limits.CheckBox(new ElementBox(hole.X, hole.Y, hole.Width, hole.Height, 0), "the hole");
-
-    /// <summary>Says what is wrong with what is made of it, or null.</summary>
+    /// <summary>Says what is wrong with what is made of it, or was, or null.</summary>
     internal static Refusal? Making(Element element) =>
-        element switch
-        {
-            Words words => StageLimits.Check(words) ?? LineCheck(words.Line),
-            AppliqueElement piece => StageLimits.Check(piece),
-            StitchedLine line => LineCheck(line.Stitching)
-                ?? (line.Purpose is { } purpose ? Limits.CheckName(purpose, "The line's purpose") : null),
-            _ => null,
-        };
-
-    internal static Refusal? LineCheck(LineSettings line) =>
-        StageLimits.Check(new RunSettings { StitchLength = line.StitchLength })
-        ?? Limits.CheckRange(line.Passes, 1, LineSettings.MostPasses, "", "The number of passes", "passes");
-
-    private static IEnumerable<DrawnShape> Drawn(Element element) =>
-        element switch
-        {
-            Piece piece => piece.Holes.Select(hole => hole.Shape).Prepend(piece.Shape).OfType<DrawnShape>(),
-            StitchedLine line => [line.Line],
-            Zone { Shape: DrawnShape drawn } => [drawn],
-            _ => [],
-        };
+        element.Makings().Select(making => MakingModules.Of(making).Check(making)).FirstOrDefault(no => no is not null);
 }

@@ -23,7 +23,7 @@ internal static class StepCheck
                             "cloth-unknown",
                             "clothId",
                             $"There is no cloth \"{DocumentCheck.Short(cloth)}\"."
-                        )
+                        ) { Kind = RefusalKind.NotFound }
                         : null
                 )
             )

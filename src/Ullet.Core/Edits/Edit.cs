@@ -18,6 +18,7 @@ public sealed record EditContext(Evaluator Evaluator)
 
 /// <summary>One change that a person makes; one undo step.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "edit")]
+[JsonDerivedType(typeof(AddBasting), "addBasting")]
 [JsonDerivedType(typeof(AddCloth), "addCloth")]
 [JsonDerivedType(typeof(AddDrawing), "addDrawing")]
 [JsonDerivedType(typeof(AddNode), "addNode")]
@@ -72,6 +73,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(ReshapePiece), "reshapePiece")]
 [JsonDerivedType(typeof(RestackElement), "restackElement")]
 [JsonDerivedType(typeof(ReverseLine), "reverseLine")]
+[JsonDerivedType(typeof(SetBasting), "setBasting")]
 [JsonDerivedType(typeof(SetCover), "setCover")]
 [JsonDerivedType(typeof(SetCoverKind), "setCoverKind")]
 [JsonDerivedType(typeof(SetCoverStretch), "setCoverStretch")]
@@ -83,6 +85,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(SetHooping), "setHooping")]
 [JsonDerivedType(typeof(SetLettering), "setLettering")]
 [JsonDerivedType(typeof(SetLine), "setLine")]
+[JsonDerivedType(typeof(SetMaking), "setMaking")]
 [JsonDerivedType(typeof(SetMat), "setMat")]
 [JsonDerivedType(typeof(SetMatPhoto), "setMatPhoto")]
 [JsonDerivedType(typeof(SetMethod), "setMethod")]
@@ -116,42 +119,21 @@ public abstract record Edit
         elementIds.Count == 1 ? project.Find(elementIds[0])?.Name ?? "element" : $"{elementIds.Count} elements";
 }
 
-/// <summary>An edit of one kind of element: of a piece, or of anything made of cloth.</summary>
-public abstract record ElementEdit<TElement> : Edit
-    where TElement : Element
-{
-    public required string ElementId { get; init; }
-
-    public sealed override Result<Project> Apply(Project project, EditContext context) =>
-        project.Find(ElementId) switch
-        {
-            TElement element => Change(element, project)
-                .Then(changed => (Result<Project>)Centring.Kept(changed, changed.Find(ElementId)!, context)),
-            { } other => EditRefusals.WrongKind(other),
-            null => EditRefusals.NoElement(ElementId),
-        };
-
-    /// <summary>The document with the element changed, or why not.</summary>
-    private protected abstract Result<Project> Change(TElement piece, Project project);
-
-    private protected string PieceName(Project project) => project.Find(ElementId)?.Name ?? "piece";
-}
-
 /// <summary>The refusals that several edits share.</summary>
 internal static class EditRefusals
 {
     internal static Refusal NoElement(string id) =>
-        new("element-unknown", "elementId", $"There is no element \"{id}\" in this project; it may have been deleted.");
+        new("element-unknown", "elementId", $"There is no element \"{id}\" in this project; it may have been deleted.") { Kind = RefusalKind.NotFound };
 
     internal static Refusal WrongKind(Element element) =>
-        new("element-unfit", "elementId", $"{element.Name} can't be changed in that way.");
+        new("element-unfit", "elementId", $"{element.Name} can't be changed in that way.") { Kind = RefusalKind.NotPossible };
 
     internal static Refusal Locked(Element element) =>
-        new("element-locked", "elementId", $"{element.Name} is locked. Unlock it first.");
+        new("element-locked", "elementId", $"{element.Name} is locked. Unlock it first.") { Kind = RefusalKind.NotPossible };
 
     internal static Refusal NoCloth(string id) =>
-        new("cloth-unknown", "clothId", $"There is no cloth \"{id}\" in this project.");
+        new("cloth-unknown", "clothId", $"There is no cloth \"{id}\" in this project.") { Kind = RefusalKind.NotFound };
 
     internal static Refusal NoThread(string id) =>
-        new("thread-unknown", "threadId", $"There is no thread \"{id}\" in this project.");
+        new("thread-unknown", "threadId", $"There is no thread \"{id}\" in this project.") { Kind = RefusalKind.NotFound };
 }

@@ -1,5 +1,5 @@
 using System.Text;
-using Ullet.Core.Applique;
+using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Evaluation;
@@ -27,34 +27,30 @@ public static class DrawingSummary
             var box = evaluated.Outlines[element.Id].Bounds();
             text.Append(
                 $" {element.Name}: {Stuff(element, project)}{box.Width:0.#} by {box.Height:0.#} mm, "
-                    + $"{Place(box.Centre.X, box.Centre.Y)}, {Way(element)}{State(element)}."
+                    + $"{Place(box.Centre.X, box.Centre.Y)}, {Way(element, project)}{State(element)}."
             );
         }
         return text.ToString();
     }
 
-    private static string Stuff(Element element, Project project) =>
-        element switch
+    private static string Stuff(Element element, Project project)
+    {
+        var words = element.FormedAs<TextForm>() is { } text ? $"the words “{text.Text.Replace('\n', ' ')}”" : "";
+        var stuff = MakingModules.Of(element).OfWhat(element, project);
+        return (words.Length, stuff.Length) switch
         {
-            Words { Use: LetteringUse.StitchedOutline } words => $"the words “{OneLine(words)}”, ",
-            Words words => $"the words “{OneLine(words)}” in {project.FindCloth(words.ClothId)!.Name}, ",
-            AppliqueElement cloth => $"{project.FindCloth(cloth.ClothId)!.Name}, ",
-            _ => "",
+            (0, 0) => "",
+            (0, _) => $"{stuff}, ",
+            (_, 0) => $"{words}, ",
+            _ => $"{words} in {stuff}, ",
         };
+    }
 
-    private static string OneLine(Words words) => words.Text.Replace('\n', ' ');
-
-    private static string Way(Element element) =>
-        element switch
-        {
-            { IsConstruction: true } => "a construction shape, neither sewn nor cut",
-            Words { Use: LetteringUse.StitchedOutline } => "stitched along its edges",
-            Words { Use: LetteringUse.OneByOne } words => $"{MethodName(words)}, letter by letter",
-            AppliqueElement cloth => MethodName(cloth),
-            _ => "a stitched line",
-        };
-
-    private static string MethodName(AppliqueElement cloth) => AppliqueMethods.Of(cloth.Method).Name.ToLowerInvariant();
+    private static string Way(Element element, Project project)
+    {
+        var way = MakingModules.Of(element).HowMade(element, project);
+        return LetteringUses.Of(element) == LetteringUse.OneByOne ? $"{way}, letter by letter" : way;
+    }
 
     private static string State(Element element) =>
         (element.IsLocked ? ", locked" : "")

@@ -4,6 +4,8 @@ using Ullet.Core.Cutting;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Makings;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -16,13 +18,20 @@ public sealed record Evaluated(
     Project Project,
     IReadOnlyDictionary<string, Outline> Outlines,
     ImmutableArray<PieceAtWork> Pieces,
-    RunSheet RunSheet,
-    IReadOnlyDictionary<StepKey, StepStitches> Stitches,
-    StitchProgram Program,
+    ImmutableArray<HoopingOutput> Hoopings,
     ImmutableArray<CutSheet> Sheets,
     ImmutableArray<Finding> Findings
 )
 {
+    /// <summary>The steps of the first hooping.</summary>
+    public RunSheet RunSheet => Hoopings[0].RunSheet;
+
+    /// <summary>The program of the first hooping.</summary>
+    public StitchProgram Program => Hoopings[0].Program;
+
+    /// <summary>The needle points of each step of the first hooping, before travel, locks and trims.</summary>
+    public IReadOnlyDictionary<StepKey, StepStitches> Stitches => Hoopings[0].Stitches;
+
     /// <summary>Each element's outline with what its operations made, by element id.</summary>
     public required IReadOnlyDictionary<string, ShapedElement> Shapes { get; init; }
 
@@ -38,9 +47,6 @@ public sealed record Evaluated(
     /// <summary>The layers on which a pattern's decoration lies, from the bottom up, pieces left aside; none without a pattern.</summary>
     public ImmutableArray<PresentLayer> Base { get; init; } = [];
 
-    /// <summary>The hoopings in which pieces are marked on their own cloth; each has a stitch file of its own.</summary>
-    public ImmutableArray<HoopingOutput> Guides { get; init; } = [];
-
     /// <summary>How often the machine stops for hands in either order of the pieces.</summary>
     public ImmutableDictionary<StitchOrder, int> StopsOf { get; init; } = ImmutableDictionary<StitchOrder, int>.Empty;
 
@@ -49,16 +55,13 @@ public sealed record Evaluated(
 
     /// <summary>About how many bytes it holds in memory, what it shares with the stations' cache left out.</summary>
     public long Bytes =>
-        Program.Bytes
-        + Guides.Sum(guide => guide.Program.Bytes)
+        Hoopings.Sum(hooping => hooping.Program.Bytes)
         + (SceneBytes * (Project.Elements.Length + Layers.Length));
 
-    /// <summary>The program of a hooping; null for one that is not there.</summary>
-    /// <param name="hooping">A guide's id, or the project's own hooping's; null for the latter.</param>
-    public StitchProgram? ProgramOf(string? hooping) =>
-        hooping is null || hooping == Project.Hooping.Id
-            ? Program
-            : Guides.FirstOrDefault(guide => guide.Id == hooping)?.Program;
+    /// <summary>A hooping's output; null for one that is not there.</summary>
+    /// <param name="hooping">The hooping's id; null for the first.</param>
+    public HoopingOutput? HoopingOf(string? hooping) =>
+        hooping is null ? Hoopings[0] : Hoopings.FirstOrDefault(output => output.Id == hooping);
 
     /// <summary>The pieces of cloth of an element: one for each letter where letters are set one by one.</summary>
     public IEnumerable<PieceAtWork> PiecesOf(string elementId) =>
@@ -79,5 +82,19 @@ public sealed record Evaluated(
         );
 }
 
-/// <summary>One time in the hoop besides the project's own, with its steps and its stitch file.</summary>
-public sealed record HoopingOutput(string Id, string Name, RunSheet RunSheet, StitchProgram Program);
+/// <summary>One time in the hoop, with its steps and its stitch file.</summary>
+/// <param name="Hooping">What is hooped, in which hoop.</param>
+/// <param name="RunSheet">Its steps.</param>
+/// <param name="Program">What the machine does.</param>
+public sealed record HoopingOutput(Hooping Hooping, RunSheet RunSheet, StitchProgram Program)
+{
+    public string Id => Hooping.Id;
+
+    public string Name => Hooping.Name;
+
+    /// <summary>Needle points of each stitch step, by key.</summary>
+    public required IReadOnlyDictionary<StepKey, StepStitches> Stitches { get; init; }
+
+    /// <summary>What stands for the same in keys.</summary>
+    public required IReadOnlyDictionary<StepKey, ContentHash> StitchKeys { get; init; }
+}

@@ -19,29 +19,22 @@ internal sealed class Layering
 
     /// <param name="cache">Where values are kept.</param>
     /// <param name="project">The document: cloths.</param>
-    /// <param name="elements">Elements from the bottom of the stack, with their outlines.</param>
+    /// <param name="shapes">The elements' outlines, by id.</param>
     /// <param name="cancellation">Stops the work.</param>
     internal Layering(
         StationCache cache,
         Project project,
-        IEnumerable<(Element Element, ShapedElement Shaped)> elements,
+        IReadOnlyDictionary<string, ShapedElement> shapes,
         CancellationToken cancellation
     )
     {
         (_cache, _project, _cancellation) = (cache, project, cancellation);
-        foreach (var (element, shaped) in elements)
+        foreach (var cloth in project.Appliques())
         {
-            if (element is AppliqueElement { IsConstruction: false } cloth)
-            {
-                _layers.AddRange(
-                    shaped.Outline.Parts.Select(part => new Layer(
-                        cloth,
-                        part,
-                        KeyOf(shaped, part),
-                        part.Outline.Bounds()
-                    ))
-                );
-            }
+            var shaped = shapes[cloth.Id];
+            _layers.AddRange(
+                shaped.Outline.Parts.Select(part => new Layer(cloth, part, KeyOf(shaped, part), part.Outline.Bounds()))
+            );
         }
     }
 

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
-using Ullet.Core.Applique;
+using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
+using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -59,7 +60,7 @@ internal sealed class Shaping(
                         return new OperationSource(shaped.Outline.Whole, shaped.Key);
                     }
                     var gap =
-                        carve.Reveal + FinishedEdge.Beyond(element, project) + FinishedEdge.Beyond(source, project);
+                        carve.Reveal + MakingModules.Of(element).Beyond(element, project) + MakingModules.Of(source).Beyond(source, project);
                     return Moved(cache, shaped.Outline.Whole, shaped.Key, gap, carve.Corners, cancellation);
                 }),
         ];

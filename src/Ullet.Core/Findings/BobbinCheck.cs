@@ -12,7 +12,7 @@ internal sealed class BobbinCheck : ICheck
         var steps = input.RunSheet.Steps;
         for (var i = 0; i < steps.Length; i++)
         {
-            if (steps[i] is not StitchStep { Stage.Role: StageRole.Cover } cover)
+            if (steps[i] is not StitchStep { Stage.Id: StageId.Cover } cover)
             {
                 continue;
             }

@@ -24,7 +24,7 @@ public static class EdgeMatchWords
             return $"The edge of {work.Part.Name} may peep out from under its cover by {LengthText.Mm(-worst.Beyond!.Value)}: the "
                 + $"cover reaches {LengthText.Mm(CoverChoice.Of(piece, work.Cloth).Outside)} outside the outline.";
         }
-        return $"The {AppliqueMethods.Of(piece.Method).StageWords(StageRole.Cover)} of {work.Part.Name} may hold only "
+        return $"The {AppliqueMethods.Of(piece.Method).StageWords(StageId.Cover)} of {work.Part.Name} may hold only "
             + $"{LengthText.Mm(Math.Max(worst.Bite, 0))} of its edge; {LengthText.Mm(match.Wanted)} is wanted on "
             + $"{work.Cloth.Name}.";
     }

@@ -8,9 +8,9 @@ internal sealed class FontMissingCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input) =>
         input
-            .Project.Elements.OfType<Words>()
-            .Where(words =>
-                input.Outlines[words.Id].IsEmpty
+            .Project.Elements.Where(words =>
+                words.FormedAs<TextForm>() is not null
+                && input.Outlines[words.Id].IsEmpty
                 && !input.Operated.Any(operated =>
                     operated.Element.Id == words.Id
                     && operated.Operations.Any(made => made.State == OperationState.Empty)

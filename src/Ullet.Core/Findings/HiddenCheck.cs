@@ -5,7 +5,7 @@ internal sealed class HiddenCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input) =>
         input
-            .Project.Elements.Where(element => element is { IsHidden: true, IsConstruction: false })
+            .Project.Elements.Where(element => element.IsHidden && element.Making.IsSewn)
             .Select(element => new Finding(
                 "hidden",
                 FindingLevel.Tip,

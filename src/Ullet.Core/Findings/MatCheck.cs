@@ -51,7 +51,7 @@ internal sealed class MatCheck : ICheck
             else
             {
                 var why = narrow ? "Use a wider cloth" : "No mat takes it: cut it by hand";
-                var split = project.Find(first.ElementId) is Piece && unit.Count() == 1;
+                var split = project.Find(first.ElementId) is { Form: not TextForm } && unit.Count() == 1;
                 yield return Found(
                     first,
                     project,

@@ -35,7 +35,7 @@ internal sealed class NarrowPieceCheck : ICheck
 
     private static NarrowPlace? Worst(FindingInput input, AppliquePart part)
     {
-        var key = new StepKey(part.Element.Id, StageNumbers.StageName(StageRole.Cover), part.Ordinal);
+        var key = new StepKey(part.Element.Id, StageTable.Of(StageId.Cover).Key, part.Ordinal);
         return input.Stitches.TryGetValue(key, out var stitches)
             ? stitches.NarrowPlaces.MinBy(place => place.Width)
             : null;

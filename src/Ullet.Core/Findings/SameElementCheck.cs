@@ -1,6 +1,5 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
 
@@ -12,7 +11,7 @@ internal sealed class SameElementCheck : ICheck
     public IEnumerable<Finding> Run(FindingInput input)
     {
         var sewn = input
-            .Project.Elements.Where(element => !element.IsConstruction && element is not Zone)
+            .Project.Elements.Where(element => element.Making.IsSewn)
             .Where(element => element.PatternPart is null)
             .Select(element => (Element: element, Outline: input.Outlines[element.Id]))
             .Where(pair => !pair.Outline.IsEmpty)

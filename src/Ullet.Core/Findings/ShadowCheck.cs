@@ -8,7 +8,7 @@ internal sealed class ShadowCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        var ground = input.Project.FindCloth(input.Project.Hooping.GroundClothId);
+        var ground = input.Project.FindCloth(input.Project.Hooping.TopClothId);
         if (ground is null || !ClothPreset.IsDark(ground.Colour))
         {
             yield break;

@@ -10,9 +10,13 @@ internal sealed class SmallTextCheck : ICheck
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var words in input.Project.Elements.OfType<Words>().Where(IsStitched))
+        foreach (var words in input.Project.Elements)
         {
-            var lines = words.Text.Split('\n').Length;
+            if (words.FormedAs<TextForm>() is not { } form || words.MadeAs<LineMaking>() is null)
+            {
+                continue;
+            }
+            var lines = form.Text.Split('\n').Length;
             var height = words.Box.Height / lines;
             if (height < LeastHeight)
             {
@@ -26,7 +30,9 @@ internal sealed class SmallTextCheck : ICheck
                 );
             }
             var ground = input.Project.FindCloth(
-                words.PatternPart is null ? input.Project.Hooping.GroundClothId : words.ClothId
+                words.PatternPart is null
+                    ? input.Project.Hooping.TopClothId
+                    : words.SettingsOf<ClothMaking>()?.ClothId
             );
             if (ground is { } cloth && (cloth.IsDeepPile || cloth.Kind == ClothKind.Fleece))
             {
@@ -40,7 +46,4 @@ internal sealed class SmallTextCheck : ICheck
             }
         }
     }
-
-    private static bool IsStitched(Words words) =>
-        words is { Use: LetteringUse.StitchedOutline, IsConstruction: false };
 }

@@ -10,19 +10,23 @@ internal sealed class ZoneCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var zone in input.Project.Elements.OfType<Zone>().Where(zone => zone.Role != ZoneRole.Guide))
+        foreach (var zone in input.Project.Elements)
         {
             Budget.Spend();
+            if (zone.MadeAs<ZoneMaking>() is not { Role: not ZoneRole.Guide } making)
+            {
+                continue;
+            }
             var outline = input.Outlines[zone.Id];
             if (outline.Parts.IsEmpty)
             {
                 continue;
             }
             var (area, box) = (new AreaIndex(outline), outline.Bounds());
-            var keeps = zone.Role == ZoneRole.KeepClear;
+            var keeps = making.Role == ZoneRole.KeepClear;
             foreach (
-                var owner in Steps(zone, input.Program)
-                    .Where(step => !zone.Allows.Contains(step.Key.OwnerId))
+                var owner in Steps(making, input.Program)
+                    .Where(step => !making.Allows.Contains(step.Key.OwnerId))
                     .GroupBy(step => step.Key.OwnerId, StringComparer.Ordinal)
             )
             {
@@ -55,7 +59,7 @@ internal sealed class ZoneCheck : ICheck
     }
 
     /// <summary>The stitch steps during which a zone is there.</summary>
-    private static IEnumerable<ProgramStitches> Steps(Zone zone, StitchProgram program)
+    private static IEnumerable<ProgramStitches> Steps(ZoneMaking zone, StitchProgram program)
     {
         var steps = program.Steps.ToList();
         var from = zone.From is { } after ? steps.FindIndex(step => step.Key == after) : -1;

@@ -17,7 +17,7 @@ public sealed class LetterSetting
     /// <summary>The words as letters with their edges.</summary>
     /// <param name="words">The lettering; its box is not looked at.</param>
     /// <param name="font">Its font.</param>
-    public LaidText Set(Words words, IFontFace font)
+    public LaidText Set(TextForm words, IFontFace font)
     {
         if (_glyphs.Count > MostGlyphs)
         {
@@ -87,7 +87,7 @@ public sealed class LetterSetting
             .Then(Affine.Translate(0, radius));
     }
 
-    private List<SetLine> Lines(Words words, IFontFace font)
+    private List<SetLine> Lines(TextForm words, IFontFace font)
     {
         var lines = new List<SetLine>();
         var first = 0;
@@ -99,7 +99,7 @@ public sealed class LetterSetting
         return lines;
     }
 
-    private SetLine Line(Words words, IFontFace font, string text, int first)
+    private SetLine Line(TextForm words, IFontFace font, string text, int first)
     {
         var scale = LaidText.CapHeight / font.CapHeight;
         var numbers = Characters.NumberAt(text);

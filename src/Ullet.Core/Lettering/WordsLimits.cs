@@ -22,7 +22,7 @@ public static class WordsLimits
     /// <summary>Says what is wrong with words, or null.</summary>
     /// <param name="words">The lettering.</param>
     /// <param name="fonts">Where its font is looked for.</param>
-    public static Refusal? Check(Words words, IGlyphSource fonts)
+    public static Refusal? Check(TextForm words, IGlyphSource fonts)
     {
         var refusal = CheckText(words.Text) ?? CheckNumbers(words);
         if (refusal is not null)
@@ -50,7 +50,7 @@ public static class WordsLimits
     }
 
     /// <summary>Says what is wrong with the numbers of words, or null.</summary>
-    public static Refusal? CheckNumbers(Words words) =>
+    public static Refusal? CheckNumbers(TextForm words) =>
         Range(words.Spacing, Spacing, "", "The spacing, as a share of the cap height,", "spacing")
         ?? Range(words.LineSpacing, LineSpacing, "", "The line spacing", "lineSpacing")
         ?? Range(words.Slant, Slant, "degrees", "The slant", "slant")
@@ -65,22 +65,22 @@ public static class WordsLimits
         {
             return new Refusal("text-empty", "text", "There are no words to set; type some.");
         }
-        if (text.Length > Words.LongestText)
+        if (text.Length > TextForm.LongestText)
         {
             return new Refusal(
                 "text-too-long",
                 "text",
-                $"A lettering takes up to {Words.LongestText} characters; this one has {text.Length:N0}. "
+                $"A lettering takes up to {TextForm.LongestText} characters; this one has {text.Length:N0}. "
                     + "Divide it over several."
             );
         }
         var lines = text.Count(character => character == '\n') + 1;
-        if (lines > Words.MostLines)
+        if (lines > TextForm.MostLines)
         {
             return new Refusal(
                 "text-too-long",
                 "text",
-                $"A lettering takes up to {Words.MostLines} lines; this one has {lines}."
+                $"A lettering takes up to {TextForm.MostLines} lines; this one has {lines}."
             );
         }
         return null;

@@ -50,7 +50,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
 
     public CoverReport Compute(CoverJudgeInput input, CancellationToken cancellation)
     {
-        var (stage, cover) = (input.Stage, input.Stage.Cover);
+        var (stage, cover) = (input.Stage, input.Stage.Cover!.Numbers);
         var tops = input.Stitches.Runs.Where(run => run.Kind == RunKind.Top).ToList();
         if (tops.Count == 0 || cover.Kind is not (CoverKind.Satin or CoverKind.Zigzag))
         {
@@ -129,7 +129,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
     private static MeasuredPlace? Bare(Stage stage, List<StitchRun> tops, CancellationToken cancellation)
     {
         var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
-        var band = stage.Cover.Band;
+        var band = stage.Cover!.Numbers.Band;
         // Stretches narrower than the rest are not bare beside their own band.
         var narrowest = band.Stretches.Aggregate(
             (band.Band.Outside, band.Band.Inside),
@@ -148,7 +148,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
             }
         }
         var isBand = BandCells.Mark(
-            Edges(rings, stage.Visible),
+            Edges(rings, stage.Cover!.Visible),
             rings,
             narrowest.Item1 - Cell,
             narrowest.Item2 - Cell,
@@ -205,7 +205,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
     private static MeasuredPlace? Spilled(Stage stage, List<StitchRun> tops)
     {
         var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
-        var band = stage.Cover.Band;
+        var band = stage.Cover!.Numbers.Band;
         var widest = band.Stretches.Aggregate(
             Math.Max(band.Band.Outside, band.Band.Inside),
             (most, own) => Math.Max(most, Math.Max(band.At(own).Band.Outside, band.At(own).Band.Inside))

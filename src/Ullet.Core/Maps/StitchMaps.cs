@@ -80,7 +80,7 @@ public static class StitchMaps
     public static StitchMap Coverage(IReadOnlyList<(Stage Stage, StepStitches Stitches)> covers)
     {
         ImmutableArray<string> names = ["bare cloth", "one layer of thread", "covered", "over three layers"];
-        var across = covers.Where(cover => cover.Stage.Cover.LiesAcross).ToList();
+        var across = covers.Where(cover => cover.Stage.Cover is { Numbers.LiesAcross: true }).ToList();
         var box = across.Aggregate(
             Box.Empty,
             (sum, cover) => cover.Stitches.Runs.Aggregate(sum, (inner, run) => inner.Union(Box.Of(run.Points)))
@@ -133,10 +133,10 @@ public static class StitchMaps
     {
         var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
         var marked = BandCells.Mark(
-            CoverJudge.Edges(rings, stage.Visible),
+            CoverJudge.Edges(rings, stage.Cover!.Visible),
             rings,
-            stage.Cover.Outside,
-            stage.Cover.Inside,
+            stage.Cover!.Numbers.Outside,
+            stage.Cover!.Numbers.Inside,
             raster
         );
         for (var at = 0; at < marked.Length; at++)

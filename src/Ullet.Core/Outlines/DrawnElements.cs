@@ -10,36 +10,39 @@ public static class DrawnElements
     /// <summary>A piece with this outline; id, name and cloth are still to be given.</summary>
     /// <param name="outline">Shell and holes, mm.</param>
     /// <param name="origin">The place that becomes the field's centre.</param>
-    public static Piece Piece(OutlinePart outline, Point origin)
+    public static Element Piece(OutlinePart outline, Point origin)
     {
         var box = outline.Shell.Bounds();
-        return new Piece
+        return new Element
         {
             Id = "",
             Name = "",
-            ClothId = "",
             Box = BoxOf(box, origin),
-            Shape = ShapeOf(outline.Shell.Curves),
-            Holes =
-            [
-                .. outline.Holes.Select(hole =>
-                {
-                    var own = hole.Bounds();
-                    var at = own.Centre - box.Centre;
-                    return new PieceHole(ShapeOf(hole.Curves), at.X, at.Y, own.Width, own.Height);
-                }),
-            ],
+            Form = new DrawingForm(ShapeOf(outline.Shell.Curves))
+            {
+                Holes =
+                [
+                    .. outline.Holes.Select(hole =>
+                    {
+                        var own = hole.Bounds();
+                        var at = own.Centre - box.Centre;
+                        return new PieceHole(ShapeOf(hole.Curves), at.X, at.Y, own.Width, own.Height);
+                    }),
+                ],
+            },
+            Making = new ClothMaking { ClothId = "" },
         };
     }
 
     /// <summary>A line without cloth; id and name are still to be given.</summary>
-    public static StitchedLine Line(OpenPath path, Point origin) =>
+    public static Element Line(OpenPath path, Point origin) =>
         new()
         {
             Id = "",
             Name = "",
             Box = BoxOf(path.Bounds(), origin),
-            Line = ShapeOf(path.Curves),
+            Form = new DrawingForm(ShapeOf(path.Curves)),
+            Making = new LineMaking(),
         };
 
     /// <summary>A drawing of all lines of an outline, as nodes: smooth where its curves go on smoothly.</summary>

@@ -15,27 +15,14 @@ internal static class FrameChange
         var old = element.Box;
         var middle = BoxFit.SpotOf(old with { Width = 1, Height = 1 }, new Point(to.X, to.Y));
         var shift = new Point(middle.X, middle.Y);
-        var kept = element with
+        Spot Moved(Spot spot) => Kept(spot, old, to);
+        return element with
         {
             Box = to,
             Operations = [.. element.Operations.Select(operation => Kept(operation, old, to, shift))],
+            Making = element.Making.InFrame(Moved),
+            Kept = [.. element.Kept.Select(kept => kept.InFrame(Moved))],
         };
-        return kept is AppliqueElement cloth
-            ? cloth with
-            {
-                EdgeTouches = [.. cloth.EdgeTouches.Select(touch => touch with { At = Kept(touch.At, old, to) })],
-                Stages = cloth.Stages with
-                {
-                    Cover = cloth.Stages.Cover with
-                    {
-                        Stretches =
-                        [
-                            .. cloth.Stages.Cover.Stretches.Select(own => own with { At = Kept(own.At, old, to) }),
-                        ],
-                    },
-                },
-            }
-            : kept;
     }
 
     private static Operation Kept(Operation operation, ElementBox old, ElementBox to, Point shift) =>

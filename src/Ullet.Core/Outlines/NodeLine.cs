@@ -52,16 +52,13 @@ public static class NodeLines
     /// <summary>The nodes of a drawn element's lines on the wall; holes given apart from the shape come as lines of their own.</summary>
     /// <returns>Null for an element that is not drawn.</returns>
     public static ImmutableArray<NodeLine>? Of(Element element) =>
-        element switch
-        {
-            Piece { Shape: DrawnShape drawn } piece => OfPiece(piece, drawn),
-            StitchedLine line => OfLines(line.Line, line.Box, isCloth: false),
-            _ => null,
-        };
+        element.FormedAs<DrawingForm>() is { } drawn
+            ? [.. OfLines(drawn.Drawing, element.Box, !element.Making.FollowsLines), .. HolesOf(element, drawn)]
+            : null;
 
     /// <summary>A place where a drawn piece's edges cross themselves or each other, on the wall, mm; null where they do not.</summary>
-    public static Point? FirstCrossing(Piece piece) =>
-        Of(piece) is { } lines
+    public static Point? FirstCrossing(Element element) =>
+        Of(element) is { } lines
             ? Crossings.First(
                 lines.Select(line => new Contour([.. line.Curves()]).Flatten()).Where(ring => ring.Points.Length > 2)
             )
@@ -93,12 +90,7 @@ public static class NodeLines
             Skew = 0,
         };
         var drawn = new DrawnShape([.. own.Select(Drawn)]);
-        return FrameChange.Kept(element, box) switch
-        {
-            Piece piece => piece with { Shape = drawn, Holes = [] },
-            StitchedLine line => line with { Line = drawn },
-            _ => throw new ArgumentException($"{element.GetType().Name} is not drawn.", nameof(element)),
-        };
+        return FrameChange.Kept(element, box) with { Form = new DrawingForm(drawn) };
     }
 
     /// <summary>A line as nodes, smooth where its curves go on smoothly.</summary>
@@ -123,20 +115,18 @@ public static class NodeLines
         );
     }
 
-    private static ImmutableArray<NodeLine> OfPiece(Piece piece, DrawnShape drawn)
+    private static IEnumerable<NodeLine> HolesOf(Element element, DrawingForm drawn)
     {
-        var lines = OfLines(drawn, piece.Box, isCloth: true);
-        foreach (var hole in piece.Holes)
+        foreach (var hole in drawn.Holes)
         {
             var contour = ShapeContours
                 .Make(hole.Shape, hole.Width, hole.Height)
                 .Transform(Affine.Translate(hole.X, hole.Y));
-            var shape = ShapeContours.Outline(drawn, piece.Box.Width, piece.Box.Height);
-            var onWall = contour.Transform(BoxFit.Map(shape, piece.Box));
+            var shape = ShapeContours.Outline(drawn.Drawing, element.Box.Width, element.Box.Height);
+            var onWall = contour.Transform(BoxFit.Map(shape, element.Box));
             var line = DrawnElements.ShapeOf(new Outline([new OutlinePart(onWall, [])])).Lines[0];
-            lines = lines.Add(Nodes(line, Affine.Identity, isCloth: true));
+            yield return Nodes(line, Affine.Identity, isCloth: true);
         }
-        return lines;
     }
 
     private static ImmutableArray<NodeLine> OfLines(DrawnShape drawn, ElementBox box, bool isCloth)

@@ -76,7 +76,7 @@ public sealed class HarvestPatch : IPattern
         );
     }
 
-    public PatternPlan Make(PatternNumbers numbers, PatternUse use)
+    public PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff)
     {
         var (width, height) = (numbers["width"], numbers["height"]);
         var shield = ShapeContours.Outline(new ShieldShape(), width, height);
@@ -86,20 +86,23 @@ public sealed class HarvestPatch : IPattern
         var all = All(numbers);
         var laid = all.Grown(Beyond);
         var regions = outlines.Flatten();
-        var patch = new Piece
+        var patch = new Element
         {
-            Id = "p-patch",
-            PatternPart = "patch",
+            Id = HarvestPatchParts.Patch.ElementId,
+            PatternPart = HarvestPatchParts.Patch.Name,
             Name = middles.Count > 1 ? "Patches" : "Patch",
             IsLocked = true,
-            ClothId = Ground.Id,
-            Method = Method.TrimInTheHoop,
-            Shape = DrawnElements.ShapeOf(outlines),
+            Form = new DrawingForm(DrawnElements.ShapeOf(outlines)),
             Box = BoxOf(outlines.Bounds()),
-            Stages = new StageSettings { Cover = new CoverSettings { Width = 4 } },
+            Making = new ClothMaking
+            {
+                ClothId = Ground.Id,
+                Method = Method.TrimInTheHoop,
+                Stages = new StageSettings { Cover = new CoverSettings { Width = 4 } },
+            },
         };
         var backing = PatternLines.Line(
-            "backing-tack",
+            HarvestPatchParts.BackingTack,
             "Backing",
             "tack-down",
             Mark,
@@ -111,14 +114,14 @@ public sealed class HarvestPatch : IPattern
         );
         return new PatternPlan(
             [patch, backing],
-            [.. Acts(laid, regions, middles.Count)],
-            [new PatternPanel("p-patch", middles.Count > 1 ? "patches" : "patch", Step("tack"), regions)],
+            [.. Acts(stuff, laid, regions, middles.Count)],
+            [new PatternPanel("p-patch", middles.Count > 1 ? "patches" : "patch", HarvestPatchParts.Patch.Step(StageId.TackDown), regions)],
             [.. middles.SelectMany((at, i) => Places(at, width, height, i))],
             [
-                new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
-                new(Ground, "patch", laid.Width, laid.Height),
-                new(Backing, "backing", laid.Width, laid.Height),
-                .. Motifs.ClothOf(this, use),
+                new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
+                new(stuff.Of(Ground), "patch", laid.Width, laid.Height),
+                new(stuff.Of(Backing), "backing", laid.Width, laid.Height),
+                .. Motifs.ClothOf(this, use, stuff),
             ],
             [
                 "Stabiliser: medium tear-away; a wash-away one leaves no fluff at the edge.",
@@ -134,8 +137,6 @@ public sealed class HarvestPatch : IPattern
     private static IEnumerable<Curve> Polyline(Ring ring) =>
         ring.Points.Select((point, i) => Curve.Line(point, ring.Points[(i + 1) % ring.Points.Length]));
 
-    private static StepKey Step(string stage) => new("p-patch", stage, 0);
-
     private static IEnumerable<Point> Middles(PatternNumbers numbers)
     {
         var (across, down) = (numbers.Count("across"), numbers.Count("down"));
@@ -149,39 +150,46 @@ public sealed class HarvestPatch : IPattern
         }
     }
 
-    private static IEnumerable<PatternAct> Acts(Box laid, ImmutableArray<Region> patches, int count)
+    private static IEnumerable<PatternAct> Acts(
+        PatternStuff stuff,
+        Box laid,
+        ImmutableArray<Region> patches,
+        int count
+    )
     {
         var one = count == 1;
+        var (ground, backing) = (stuff.Of(Ground), stuff.Of(Backing));
+        var thread = stuff.CoverThread(HarvestPatchParts.Patch) is { } name ? $" ({name})" : "";
         var what = one ? "the patch" : $"all {count} patches";
-        yield return HoopUpStabiliser(laid);
-        yield return new SewAct(Step("placement"));
+        yield return HoopUpStabiliser(stuff, laid);
+        yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.Placement));
         yield return Hands(
             HandKind.Lay,
-            "lay-patch",
-            $"Lay {Ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
+            HarvestPatchHands.LayPatch,
+            $"Lay {ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
                 + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. Tape its corners.",
             null,
             "It covers every line by a finger's width.",
-            changes: [Laid("p-patch", one ? "Patch" : "Patches", Ground, true, laid)]
+            changes: [Laid("p-patch", one ? "Patch" : "Patches", ground, true, laid)]
         );
-        yield return new SewAct(Step("tack"));
+        yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.TackDown));
         yield return Hands(
             HandKind.LayBehind,
-            "lay-backing",
-            $"Take the hoop off, turn it over, and lay {Backing.Name} face down over the back; one piece of at least "
+            HarvestPatchHands.LayBacking,
+            $"Take the hoop off, turn it over, and lay {backing.Name} face down over the back; one piece of at least "
                 + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. Tape its corners and turn the hoop back.",
             null,
             "It covers the stitching on the back by a finger's width all round.",
             hoopOff: true,
             role: ActRole.LayClosing,
-            changes: [Laid("p-backing", "Backing", Backing, true, laid, beneath: true)]
+            changes: [Laid("p-backing", "Backing", backing, true, laid, beneath: true)]
         );
-        yield return SewAct.Line("p-backing-tack");
+        yield return SewAct.Line(HarvestPatchParts.BackingTack);
         yield return Hands(
             HandKind.Trim,
-            "trim-both",
-            $"Take the hoop off the machine, leave the work in it, and trim {Ground.Name} close to its tack-down on the front and "
-                + $"{Backing.Name} close to its own on the back.",
+            HarvestPatchHands.TrimBoth,
+            $"Take the hoop off the machine, leave the work in it, and trim {ground.Name} close to its tack-down on the front and "
+                + $"{backing.Name} close to its own on the back.",
             "Do not cut the stitches, nor the stabiliser.",
             hoopOff: true,
             changes:
@@ -192,15 +200,15 @@ public sealed class HarvestPatch : IPattern
         );
         yield return Hands(
             HandKind.ChangeBobbin,
-            "bobbin",
-            "Change the bobbin to one wound with the thread of the edge: the edge shows on the back.",
+            HarvestPatchHands.Bobbin,
+            $"Change the bobbin to one wound with the thread of the edge{thread}: the edge shows on the back.",
             null,
             "The bobbin has enough thread for the whole edge."
         );
-        yield return new SewAct(Step("cover"), ActRole.ClosingSeam);
+        yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.Cover), ActRole.ClosingSeam);
         yield return Finish(
             HandKind.CutOut,
-            "cut-out",
+            HarvestPatchHands.CutOut,
             $"Take the work out of the hoop and tear the stabiliser away from {what}; trim the thread ends, and singe or dab away what fluff "
                 + "is left at the edge."
         );

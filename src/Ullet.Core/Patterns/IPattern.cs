@@ -32,7 +32,7 @@ public interface IPattern
     ImmutableArray<PatternNumber> FromHardware(string hardware, double size);
 
     /// <summary>The whole of it at a size. Deterministic; the numbers must have been checked.</summary>
-    PatternPlan Make(PatternNumbers numbers, PatternUse use);
+    PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff);
 }
 
 /// <summary>A size (mm) or a count that may be asked of a pattern.</summary>

@@ -32,18 +32,18 @@ internal static class Motifs
     private sealed record Motif(string Name, ShapeSource Shape, double Ratio, double Turn, Cloth Cloth);
 
     /// <summary>The cloth of the motif that a pattern's fill-in asks for, to be listed among what is cut; none for no motif.</summary>
-    internal static IEnumerable<ClothNeed> ClothOf(IPattern pattern, PatternUse use)
+    internal static IEnumerable<ClothNeed> ClothOf(IPattern pattern, PatternUse use, PatternStuff stuff)
     {
         var name = use.TextOf("motif") ?? pattern.FillIns.First(fill => fill.Id == "motif").Usual;
         return All.Where(motif => motif.Name == name)
-            .Select(motif => new ClothNeed(motif.Cloth, "motif", 0, 0, Advice: "a scrap with fusible backing"));
+            .Select(motif => new ClothNeed(stuff.Of(motif.Cloth), "motif", 0, 0, Advice: "a scrap with fusible backing"));
     }
 
     /// <summary>The piece of a motif in a room, keeping its form; null for none.</summary>
     /// <param name="name">One of <see cref="Names"/>.</param>
     /// <param name="place">Where it goes.</param>
     /// <param name="cover">How far its cover reaches past its outline, mm.</param>
-    internal static Piece? Piece(string name, FillInPlace place, double cover)
+    internal static Element? Piece(string name, FillInPlace place, double cover)
     {
         if (All.FirstOrDefault(motif => motif.Name == name) is not { } known)
         {
@@ -51,15 +51,18 @@ internal static class Motifs
         }
         var room = place.Room.Grown(-cover);
         var height = Math.Min(room.Height, room.Width / known.Ratio);
-        return new Piece
+        return new Element
         {
             Id = place.ElementId,
             PatternPart = place.ElementId[2..],
             Name = name,
-            ClothId = known.Cloth.Id,
-            Method = Method.CutBeforehand,
-            Holding = Holding.Fused,
-            Shape = known.Shape,
+            Form = OutlinedForms.Of(known.Shape),
+            Making = new ClothMaking
+            {
+                ClothId = known.Cloth.Id,
+                Method = Method.CutBeforehand,
+                Holding = Holding.Fused,
+            },
             Box = new ElementBox(room.Centre.X, room.Centre.Y, height * known.Ratio, height, known.Turn),
         };
     }

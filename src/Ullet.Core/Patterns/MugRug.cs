@@ -57,24 +57,24 @@ public sealed class MugRug : IPattern
             )
             : null;
 
-    public PatternPlan Make(PatternNumbers numbers, PatternUse use)
+    public PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff)
     {
         var seam = Box.Centred(numbers["width"], numbers["height"]);
         var cut = seam.Grown(Beyond);
         return new PatternPlan(
             [.. Lines(seam, numbers)],
-            [.. Acts(seam, cut, numbers["gap"])],
-            [new PatternPanel("p-front", "front", SewAct.Line("p-quilting").Key, Area(seam))],
+            [.. Acts(stuff, seam, cut, numbers["gap"])],
+            [new PatternPanel("p-front", "front", MugRugParts.Quilting.Line, Area(seam))],
             Places(seam),
             [
-                new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
-                new(PatternCloths.Batting, "filling", seam.Width + 10, seam.Height + 10, Advice: "trimmed in the hoop")
+                new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
+                new(stuff.Of(PatternCloths.Batting), "filling", seam.Width + 10, seam.Height + 10, Advice: "trimmed in the hoop")
                 {
                     Lines = SeamOn(seam, numbers["radius"]),
                 },
-                new(Front, "front", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"]) },
-                new(Back, "back", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"], numbers["gap"]) },
-                .. Motifs.ClothOf(this, use),
+                new(stuff.Of(Front), "front", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"]) },
+                new(stuff.Of(Back), "back", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"], numbers["gap"]) },
+                .. Motifs.ClothOf(this, use, stuff),
             ],
             [
                 "Stabiliser: medium tear-away, larger than the hoop all round; what lies in the filling may stay.",
@@ -86,34 +86,34 @@ public sealed class MugRug : IPattern
         {
             IsTurned = true,
             TurningGap = numbers["gap"],
-            ClosingSeamId = "p-closing-seam",
+            ClosingSeamId = MugRugParts.ClosingSeam.ElementId,
         };
     }
 
     private static ImmutableArray<NeedLine> SeamOn(Box seam, double radius, double gap = 0) =>
         [new(CutRole.Draw, "closing seam", Round(seam, radius, gap))];
 
-    private static IEnumerable<StitchedLine> Lines(Box seam, PatternNumbers numbers)
+    private static IEnumerable<Element> Lines(Box seam, PatternNumbers numbers)
     {
         var radius = numbers["radius"];
-        yield return PatternLines.Line("batting-place", "Filling", "placement", Mark, Round(seam, radius));
+        yield return PatternLines.Line(MugRugParts.BattingPlace, "Filling", "placement", Mark, Round(seam, radius));
         yield return PatternLines.Line(
-            "batting-tack",
+            MugRugParts.BattingTack,
             "Filling",
             "tack-down",
             Mark,
             Round(seam.Grown(-1), Math.Max(0, radius - 1))
         );
-        yield return PatternLines.Line("front-tack", "Front", "tack-down", Mark, Round(seam.Grown(3), radius + 3));
+        yield return PatternLines.Line(MugRugParts.FrontTack, "Front", "tack-down", Mark, Round(seam.Grown(3), radius + 3));
         yield return PatternLines.Line(
-            "quilting",
+            MugRugParts.Quilting,
             "Front",
             "quilting",
             new LineSettings { StitchLength = 2.8 },
             [.. Quilting(seam.Grown(-QuiltingInside), numbers["quilting"])]
         );
         yield return PatternLines.Line(
-            "closing-seam",
+            MugRugParts.ClosingSeam,
             "Mug rug",
             "closing seam",
             Seam,
@@ -140,24 +140,24 @@ public sealed class MugRug : IPattern
         }
     }
 
-    private static IEnumerable<PatternAct> Acts(Box seam, Box cut, double gap)
+    private static IEnumerable<PatternAct> Acts(PatternStuff stuff, Box seam, Box cut, double gap)
     {
-        var batting = PatternCloths.Batting;
+        var (batting, front, back) = (stuff.Of(PatternCloths.Batting), stuff.Of(Front), stuff.Of(Back));
         var laid = seam.Grown(5);
-        yield return HoopUpStabiliser(cut);
-        yield return SewAct.Line("p-batting-place");
+        yield return HoopUpStabiliser(stuff, cut);
+        yield return SewAct.Line(MugRugParts.BattingPlace);
         yield return Hands(
             HandKind.Lay,
-            "lay-batting",
+            MugRugHands.LayBatting,
             $"Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}.",
             null,
             "It covers the line all round.",
             changes: [Laid("p-batting", "Filling", batting, true, laid)]
         );
-        yield return SewAct.Line("p-batting-tack");
+        yield return SewAct.Line(MugRugParts.BattingTack);
         yield return Hands(
             HandKind.Trim,
-            "trim-batting",
+            MugRugHands.TrimBatting,
             "Take the hoop off the machine, leave the work in it, and trim the filling close to its tack-down.",
             "Do not cut the stabiliser.",
             hoopOff: true,
@@ -165,41 +165,41 @@ public sealed class MugRug : IPattern
         );
         yield return Hands(
             HandKind.Lay,
-            "lay-front",
-            $"Lay the front ({Front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. Smooth it "
+            MugRugHands.LayFront,
+            $"Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. Smooth it "
                 + "and tape its corners.",
             null,
             "It lies smooth and reaches past the filling all round.",
-            changes: [Laid("p-front", "Front", Front, true, cut)]
+            changes: [Laid("p-front", "Front", front, true, cut)]
         );
-        yield return SewAct.Line("p-front-tack");
-        yield return SewAct.Line("p-quilting");
+        yield return SewAct.Line(MugRugParts.FrontTack);
+        yield return SewAct.Line(MugRugParts.Quilting) with { IsOptional = true };
         yield return Hands(
             HandKind.Lay,
-            "lay-back",
-            $"Lay the back ({Back.Name}) face down over everything, right sides together; it must be at least "
+            MugRugHands.LayBack,
+            $"Lay the back ({back.Name}) face down over everything, right sides together; it must be at least "
                 + $"{LengthText.AtLeast(cut.Width, cut.Height)}. Tape its corners.",
             null,
             "It reaches past the front's tack-down all round, and no tape lies under the seam.",
             role: ActRole.LayClosing,
-            changes: [Laid("p-back", "Back", Back, false, cut)]
+            changes: [Laid("p-back", "Back", back, false, cut)]
         );
-        yield return SewAct.Line("p-closing-seam", ActRole.ClosingSeam);
+        yield return SewAct.Line(MugRugParts.ClosingSeam, ActRole.ClosingSeam);
         yield return Finish(
             HandKind.CutOut,
-            "cut-out",
+            MugRugHands.CutOut,
             $"Take the work out of the hoop, tear the stabiliser away, and cut the rug out {Trimmed:0} mm outside the seam, {Beyond:0} mm at the "
                 + "gap. Clip the corners.",
             "Do not cut into the seam."
         );
         yield return Finish(
             HandKind.Turn,
-            "turn",
+            MugRugHands.Turn,
             $"Turn the rug right side out through the gap of {gap:0} mm at its lower side, and push the corners out."
         );
         yield return Finish(
             HandKind.Press,
-            "press",
+            MugRugHands.Press,
             "Fold the gap's edges in, press the rug flat, and close the gap by hand or with a line along the edge."
         );
     }

@@ -8,31 +8,34 @@ namespace Ullet.Core.Patterns;
 /// <summary>Short ways to write what hands do in patterns.</summary>
 internal static class PatternHands
 {
+    private static readonly PatternHand HoopUp = new("hoop-up");
+
     internal static HandsAct Hands(
         HandKind kind,
-        string name,
+        PatternHand name,
         string text,
         string? warning = null,
         string? check = null,
         bool hoopOff = false,
         ActRole role = ActRole.Plain,
         params ImmutableArray<LayerChange> changes
-    ) => new(new HandWork(kind, name, text, warning, hoopOff, changes) { Check = check }, role);
+    ) => new(new HandWork(kind, name.Name, text, warning, hoopOff, changes) { Check = check }, role);
 
     /// <summary>The first step of every pattern: the stabiliser is hooped alone.</summary>
+    /// <param name="stuff">The project's cloths.</param>
     /// <param name="laid">All that will be laid on it, mm.</param>
-    internal static HandsAct HoopUpStabiliser(Box laid) =>
+    internal static HandsAct HoopUpStabiliser(PatternStuff stuff, Box laid) =>
         Hands(
             HandKind.HoopUp,
-            "hoop-up",
-            $"Hoop {PatternCloths.Stabiliser.Name} alone, drum-tight; it must reach past the hoop all round.",
+            HoopUp,
+            $"Hoop {stuff.Of(PatternCloths.Stabiliser).Name} alone, drum-tight; it must reach past the hoop all round.",
             hoopOff: true,
             role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", PatternCloths.Stabiliser, true, laid.Grown(100))]
+            changes: [Laid("p-stabiliser", "Stabiliser", stuff.Of(PatternCloths.Stabiliser), true, laid.Grown(100))]
         );
 
     /// <summary>What is done once the last seam is sewn, the hoop off the machine.</summary>
-    internal static HandsAct Finish(HandKind kind, string name, string text, string? warning = null) =>
+    internal static HandsAct Finish(HandKind kind, PatternHand name, string text, string? warning = null) =>
         Hands(kind, name, text, warning, hoopOff: true, role: ActRole.Finish);
 
     internal static LayerLaid Laid(

@@ -21,8 +21,8 @@ internal static class PatternLines
     internal static readonly LineSettings Mark = new();
 
     /// <summary>An element that sews one or more lines.</summary>
-    internal static StitchedLine Line(
-        string part,
+    internal static Element Line(
+        PatternPart part,
         string name,
         string purpose,
         LineSettings stitching,
@@ -30,16 +30,17 @@ internal static class PatternLines
     )
     {
         var box = lines.SelectMany(line => line).Aggregate(Box.Empty, (all, curve) => all.Union(curve.Bounds()));
-        return new StitchedLine
+        return new Element
         {
-            Id = $"p-{part}",
-            PatternPart = part,
+            Id = part.ElementId,
+            PatternPart = part.Name,
             Name = name,
-            Purpose = purpose,
             IsLocked = true,
             Box = new ElementBox(box.Centre.X, box.Centre.Y, box.Width, box.Height, 0),
-            Line = DrawnElements.ShapeOf(new Outline([]) { Lines = [.. lines.Select(line => new OpenPath(line))] }),
-            Stitching = stitching,
+            Form = new DrawingForm(
+                DrawnElements.ShapeOf(new Outline([]) { Lines = [.. lines.Select(line => new OpenPath(line))] })
+            ),
+            Making = new LineMaking { Purpose = purpose, Stitching = stitching },
         };
     }
 

@@ -58,9 +58,11 @@ public abstract record PatternAct(StepKey Key, ActRole Role);
 /// <param name="Role">What it is for.</param>
 public sealed record SewAct(StepKey Key, ActRole Role = ActRole.Plain) : PatternAct(Key, Role)
 {
+    /// <summary>True when the pattern holds without it: quilting, a line along a fold.</summary>
+    public bool IsOptional { get; init; }
+
     /// <summary>The only stage of a line.</summary>
-    internal static SewAct Line(string elementId, ActRole role = ActRole.Plain) =>
-        new(new StepKey(elementId, "line", 0), role);
+    internal static SewAct Line(PatternPart part, ActRole role = ActRole.Plain) => new(part.Line, role);
 }
 
 /// <summary>Work for hands.</summary>

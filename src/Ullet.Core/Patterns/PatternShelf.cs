@@ -14,7 +14,7 @@ public static class PatternShelf
 
     /// <summary>What a project's pattern gives; null for a project made by hand, or whose pattern is not known any more.</summary>
     public static PatternPlan? PlanOf(Project project) =>
-        project.Pattern is { } use && Plan(use) is { IsOk: true } plan ? plan.Value : null;
+        project.Pattern is { } use && Plan(use, new PatternStuff(project)) is { IsOk: true } plan ? plan.Value : null;
 
     /// <summary>The smallest hoop that takes a plan's stitching, also used sideways; null when none does.</summary>
     public static Hoop? SmallestHoop(PatternPlan plan) =>
@@ -25,7 +25,7 @@ public static class PatternShelf
         Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(plan.Sewn, 1e-6);
 
     /// <summary>What a pattern gives, or why it can't.</summary>
-    public static Result<PatternPlan> Plan(PatternUse use)
+    public static Result<PatternPlan> Plan(PatternUse use, PatternStuff? stuff = null)
     {
         if (Find(use.PatternId) is not { } pattern)
         {
@@ -33,8 +33,8 @@ public static class PatternShelf
                 "pattern-unknown",
                 "patternId",
                 $"There is no pattern \"{use.PatternId}\" in this Ullet."
-            );
+            ) { Kind = RefusalKind.NotFound };
         }
-        return PatternNumbers.Of(pattern, use).Then(numbers => (Result<PatternPlan>)pattern.Make(numbers, use));
+        return PatternNumbers.Of(pattern, use).Then(numbers => (Result<PatternPlan>)pattern.Make(numbers, use, stuff ?? new PatternStuff()));
     }
 }

@@ -69,7 +69,7 @@ public sealed class ZipPouch : IPattern
             )
             : null;
 
-    public PatternPlan Make(PatternNumbers numbers, PatternUse use)
+    public PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff)
     {
         var (width, height) = (numbers["width"], numbers["height"]);
         var seam = Box.Centred(width, height);
@@ -80,13 +80,13 @@ public sealed class ZipPouch : IPattern
         var upper = new Box(cut.MinX, cut.MinY, cut.MaxX, above);
         return new PatternPlan(
             [.. Lines(seam, zip, below, above), .. Zones(seam, zip)],
-            [.. ZipPouchSteps.Of(seam, cut, zip, lower, upper)],
+            [.. ZipPouchSteps.Of(stuff, seam, cut, zip, lower, upper)],
             [
-                new PatternPanel("p-front", "front panel", Line("top-stitch-upper"), Area(lower)),
-                new PatternPanel("p-top", "top panel", Line("top-stitch-upper"), Area(upper)),
+                new PatternPanel("p-front", "front panel", ZipPouchParts.TopStitchUpper.Line, Area(lower)),
+                new PatternPanel("p-top", "top panel", ZipPouchParts.TopStitchUpper.Line, Area(upper)),
             ],
             Places(seam, below),
-            Cloths(seam, cut, lower, upper, Motifs.ClothOf(this, use)),
+            Cloths(stuff, seam, cut, lower, upper, Motifs.ClothOf(this, use, stuff)),
             [
                 "Stabiliser: medium tear-away, larger than the hoop all round; it is torn away at the end.",
                 "Needle: 75/11 embroidery. Interface thin cotton with a light fusible before it is cut.",
@@ -97,18 +97,16 @@ public sealed class ZipPouch : IPattern
         )
         {
             IsTurned = true,
-            ClosingSeamId = "p-closing-seam",
+            ClosingSeamId = ZipPouchParts.ClosingSeam.ElementId,
         };
     }
 
-    private static StepKey Line(string part) => SewAct.Line($"p-{part}").Key;
-
-    private static IEnumerable<StitchedLine> Lines(Box seam, double zip, double below, double above)
+    private static IEnumerable<Element> Lines(Box seam, double zip, double below, double above)
     {
         var (left, right) = (seam.MinX - 5, seam.MaxX + 5);
         ImmutableArray<Curve> Across(double y) => Straight(left, y, right, y);
         yield return PatternLines.Line(
-            "zip-place",
+            ZipPouchParts.ZipPlace,
             "Zip",
             "placement",
             Mark,
@@ -116,7 +114,7 @@ public sealed class ZipPouch : IPattern
             Across(zip + (Tape / 2))
         );
         yield return PatternLines.Line(
-            "zip-tack",
+            ZipPouchParts.ZipTack,
             "Zip",
             "tack-down",
             Hold,
@@ -124,43 +122,43 @@ public sealed class ZipPouch : IPattern
             Across(zip + (Tape / 2) - 3)
         );
         yield return PatternLines.Line(
-            "zip-ends",
+            ZipPouchParts.ZipEnds,
             "Zip",
             "joining of the tape ends",
             new LineSettings { Kind = LineKind.Bean },
             Straight(seam.MinX - 4, zip - 6, seam.MinX - 4, zip + 6),
             Straight(seam.MaxX + 4, zip - 6, seam.MaxX + 4, zip + 6)
         );
-        yield return PatternLines.Line("front-seam", "Front panel", "seam along the zip", Seam, Across(below));
+        yield return PatternLines.Line(ZipPouchParts.FrontSeam, "Front panel", "seam along the zip", Seam, Across(below));
         yield return PatternLines.Line(
-            "top-stitch-lower",
+            ZipPouchParts.TopStitchLower,
             "Front panel",
             "line along the fold",
             Mark,
             Across(below + AlongFold)
         );
-        yield return PatternLines.Line("top-seam", "Top panel", "seam along the zip", Seam, Across(above));
+        yield return PatternLines.Line(ZipPouchParts.TopSeam, "Top panel", "seam along the zip", Seam, Across(above));
         yield return PatternLines.Line(
-            "top-stitch-upper",
+            ZipPouchParts.TopStitchUpper,
             "Top panel",
             "line along the fold",
             Mark,
             Across(above - AlongFold)
         );
         yield return PatternLines.Line(
-            "lining-seam",
+            ZipPouchParts.LiningSeam,
             "Lining",
             "seams along the zip",
             Seam,
             Across(below),
             Across(above)
         );
-        yield return PatternLines.Line("closing-seam", "Pouch", "closing seam", Seam, Round(seam, 6));
+        yield return PatternLines.Line(ZipPouchParts.ClosingSeam, "Pouch", "closing seam", Seam, Round(seam, 6));
     }
 
-    private static IEnumerable<Zone> Zones(Box seam, double zip)
+    private static IEnumerable<Element> Zones(Box seam, double zip)
     {
-        Zone Keep(string part, string name, double x, double width, double height) =>
+        Element Keep(string part, string name, double x, double width, double height, ZoneMaking zone) =>
             new()
             {
                 Id = $"p-{part}",
@@ -168,32 +166,35 @@ public sealed class ZipPouch : IPattern
                 Name = name,
                 IsLocked = true,
                 Box = new ElementBox(x, zip, width, height, 0),
-                Shape = new RectangleShape(),
-                Allows = ["p-zip-ends", "p-closing-seam"],
+                Form = new ShapeForm(new RectangleShape()),
+                Making = zone,
             };
-        var lay = new StepKey(HandsAct.OwnerId, "lay-zip", 0);
-        var open = new StepKey(HandsAct.OwnerId, "open-zip", 0);
-        yield return Keep("teeth", "Zip teeth", 0, seam.Width + 10, Teeth) with
-        {
-            From = lay,
-        };
-        yield return Keep("slider-shut", "Zip slider, shut", seam.MaxX + 14, Slider.Width, Slider.Height) with
-        {
-            From = lay,
-            Until = open,
-            Allows = [],
-        };
+        var lay = ZipPouchHands.LayZip.Step;
+        var open = ZipPouchHands.OpenZip.Step;
+        yield return Keep(
+            "teeth",
+            "Zip teeth",
+            0,
+            seam.Width + 10,
+            Teeth,
+            new ZoneMaking { From = lay, Allows = [ZipPouchParts.ZipEnds.ElementId, ZipPouchParts.ClosingSeam.ElementId] }
+        );
+        yield return Keep(
+            "slider-shut",
+            "Zip slider, shut",
+            seam.MaxX + 14,
+            Slider.Width,
+            Slider.Height,
+            new ZoneMaking { From = lay, Until = open }
+        );
         yield return Keep(
             "slider-open",
             "Zip slider, open",
             seam.MaxX - (Opened * seam.Width),
             Slider.Width,
-            Slider.Height
-        ) with
-        {
-            From = open,
-            Allows = [],
-        };
+            Slider.Height,
+            new ZoneMaking { From = open }
+        );
     }
 
     private static ImmutableArray<FillInPlace> Places(Box seam, double below)
@@ -216,6 +217,7 @@ public sealed class ZipPouch : IPattern
     }
 
     private static ImmutableArray<ClothNeed> Cloths(
+        PatternStuff stuff,
         Box seam,
         Box cut,
         Box lower,
@@ -223,17 +225,17 @@ public sealed class ZipPouch : IPattern
         IEnumerable<ClothNeed> motif
     )
     {
-        ClothNeed Below(Cloth cloth, string use) => Panel(cloth, use, seam, lower, isLower: true);
-        ClothNeed Above(Cloth cloth, string use) => Panel(cloth, use, seam, upper, isLower: false);
+        ClothNeed Below(Cloth cloth, string use) => Panel(stuff.Of(cloth), use, seam, lower, isLower: true);
+        ClothNeed Above(Cloth cloth, string use) => Panel(stuff.Of(cloth), use, seam, upper, isLower: false);
         ClothNeed Whole(Cloth cloth, string use) =>
-            new(cloth, use, cut.Width, cut.Height)
+            new(stuff.Of(cloth), use, cut.Width, cut.Height)
             {
                 Lines = [new NeedLine(CutRole.Draw, "closing seam", Round(seam, 6))],
             };
         return
         [
-            new(PatternCloths.Stabiliser, "hooped alone", 0, 0),
-            new(ZipTape, "zip", seam.Width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
+            new(stuff.Of(ZipTape), "zip", seam.Width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
             Below(Front, "front panel"),
             Above(Top, "top panel"),
             Whole(Back, "back"),

@@ -8,41 +8,49 @@ namespace Ullet.Core.Patterns;
 /// <summary>What is sewn and done by hand for a zip pouch, in order.</summary>
 internal static class ZipPouchSteps
 {
+    /// <param name="stuff">The project's cloths.</param>
     /// <param name="seam">The closing seam, mm.</param>
     /// <param name="cut">What is laid for the pouch, mm.</param>
     /// <param name="zip">The middle of the teeth, mm down.</param>
     /// <param name="lower">The front panel once it is folded, mm.</param>
     /// <param name="upper">The top panel once it is folded, mm.</param>
-    internal static IEnumerable<PatternAct> Of(Box seam, Box cut, double zip, Box lower, Box upper)
+    internal static IEnumerable<PatternAct> Of(
+        PatternStuff stuff,
+        Box seam,
+        Box cut,
+        double zip,
+        Box lower,
+        Box upper
+    )
     {
         var tapeArea = new Box(seam.MinX - ZipEnds, zip - (Tape / 2), seam.MaxX + ZipEnds, zip + (Tape / 2));
         var down = Flipped(lower, lower.MinY, Allowance);
         var up = Flipped(upper, upper.MaxY, Allowance);
-        yield return HoopUpStabiliser(cut);
-        yield return SewAct.Line("p-zip-place", ActRole.PlaceZip);
+        yield return HoopUpStabiliser(stuff, cut);
+        yield return SewAct.Line(ZipPouchParts.ZipPlace, ActRole.PlaceZip);
         yield return Hands(
             HandKind.Lay,
-            "lay-zip",
+            ZipPouchHands.LayZip,
             $"Lay the closed zip face up between the two lines, its slider to the right, beyond the end of the lines; the tape must be at "
                 + $"least {LengthText.AtLeast(tapeArea.Width, Tape)}. Tape both ends down, away from the needle.",
             "The slider must lie outside the lines.",
             "The teeth lie midway between the lines and the zip does not bow.",
             role: ActRole.LayZip,
-            changes: [Laid("p-zip", "Zip", ZipTape, true, tapeArea)]
+            changes: [Laid("p-zip", "Zip", stuff.Of(ZipTape), true, tapeArea)]
         );
-        yield return SewAct.Line("p-zip-tack", ActRole.TackZip);
-        yield return SewAct.Line("p-zip-ends", ActRole.JoinTape);
-        yield return LayPanel("front", "front panel", Front, down, "lower", "toward the top of the hoop");
-        yield return SewAct.Line("p-front-seam");
-        yield return FoldPanel("front", "front panel", "down", lower);
-        yield return SewAct.Line("p-top-stitch-lower");
-        yield return LayPanel("top", "top panel", Top, up, "upper", "toward the bottom of the hoop");
-        yield return SewAct.Line("p-top-seam");
-        yield return FoldPanel("top", "top panel", "up", upper);
-        yield return SewAct.Line("p-top-stitch-upper");
+        yield return SewAct.Line(ZipPouchParts.ZipTack, ActRole.TackZip);
+        yield return SewAct.Line(ZipPouchParts.ZipEnds, ActRole.JoinTape);
+        yield return LayPanel(ZipPouchHands.LayFront, "front", "front panel", stuff.Of(Front), down, "lower", "toward the top of the hoop");
+        yield return SewAct.Line(ZipPouchParts.FrontSeam);
+        yield return FoldPanel(ZipPouchHands.FoldFront, "front", "front panel", "down", lower);
+        yield return SewAct.Line(ZipPouchParts.TopStitchLower) with { IsOptional = true };
+        yield return LayPanel(ZipPouchHands.LayTop, "top", "top panel", stuff.Of(Top), up, "upper", "toward the bottom of the hoop");
+        yield return SewAct.Line(ZipPouchParts.TopSeam);
+        yield return FoldPanel(ZipPouchHands.FoldTop, "top", "top panel", "up", upper);
+        yield return SewAct.Line(ZipPouchParts.TopStitchUpper) with { IsOptional = true };
         yield return Hands(
             HandKind.LayBehind,
-            "lay-lining",
+            ZipPouchHands.LayLining,
             "Take the hoop off and turn it over. Lay both lining pieces right side down on the back, a raw edge of each "
                 + $"{Allowance:0} mm past its seam along the zip, their bodies over the zip. Tape them and turn the hoop back.",
             "Nothing on the front may be caught: smooth the panels flat and tape them.",
@@ -50,17 +58,17 @@ internal static class ZipPouchSteps
             hoopOff: true,
             changes:
             [
-                Laid("p-lining", "Lower lining", Lining, false, down, beneath: true),
-                Laid("p-lining-top", "Upper lining", Lining, false, up, beneath: true),
+                Laid("p-lining", "Lower lining", stuff.Of(Lining), false, down, beneath: true),
+                Laid("p-lining-top", "Upper lining", stuff.Of(Lining), false, up, beneath: true),
             ]
         ) with
         {
             Subject = "Linings",
         };
-        yield return SewAct.Line("p-lining-seam");
+        yield return SewAct.Line(ZipPouchParts.LiningSeam);
         yield return Hands(
             HandKind.Fold,
-            "fold-lining",
+            ZipPouchHands.FoldLining,
             "Take the hoop off and turn it over. Fold both linings away from the zip along their seams, crease them with a nail, "
                 + "tape them flat, and turn the hoop back.",
             hoopOff: true,
@@ -71,7 +79,7 @@ internal static class ZipPouchSteps
         };
         yield return Hands(
             HandKind.OpenZip,
-            "open-zip",
+            ZipPouchHands.OpenZip,
             $"Open the zip by half to two thirds: pull the slider to the left, to about {Opened * seam.Width:0} mm from the right seam.",
             "The pouch is turned through this opening: shut, it can't be turned.",
             "The slider lies inside the pouch, clear of every line that is still to be sewn.",
@@ -79,42 +87,42 @@ internal static class ZipPouchSteps
         );
         yield return Hands(
             HandKind.Lay,
-            "lay-back",
+            ZipPouchHands.LayBack,
             $"Lay the back face down over everything, right sides together; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
                 + "Tape its corners.",
             role: ActRole.LayClosing,
-            changes: [Laid("p-back", "Back", Back, false, cut)]
+            changes: [Laid("p-back", "Back", stuff.Of(Back), false, cut)]
         );
         yield return Hands(
             HandKind.LayBehind,
-            "lay-back-lining",
+            ZipPouchHands.LayBackLining,
             "Turn the hoop over and lay the back lining right side down on the linings there; tape its corners and turn the hoop back.",
             null,
             "All four layers reach past the closing seam all round, and no tape lies under it.",
             hoopOff: true,
             role: ActRole.LayClosing,
-            changes: [Laid("p-back-lining", "Back lining", Lining, false, cut, beneath: true)]
+            changes: [Laid("p-back-lining", "Back lining", stuff.Of(Lining), false, cut, beneath: true)]
         );
-        yield return SewAct.Line("p-closing-seam", ActRole.ClosingSeam);
+        yield return SewAct.Line(ZipPouchParts.ClosingSeam, ActRole.ClosingSeam);
         yield return Finish(
             HandKind.CutOut,
-            "cut-out",
+            ZipPouchHands.CutOut,
             $"Take the work out of the hoop, tear the stabiliser away, and cut the pouch out {Trimmed:0} mm outside the closing seam. Cut "
                 + "the zip's ends off level and clip the corners.",
             "Do not cut into the seam."
         );
         yield return Finish(
             HandKind.Turn,
-            "turn",
+            ZipPouchHands.Turn,
             "Turn the pouch right side out through the zip, and push the corners out with a blunt point."
         );
-        yield return Finish(HandKind.Press, "press", "Press the pouch flat, the iron clear of the zip's teeth.");
+        yield return Finish(HandKind.Press, ZipPouchHands.Press, "Press the pouch flat, the iron clear of the zip's teeth.");
     }
 
-    private static HandsAct LayPanel(string part, string name, Cloth cloth, Box area, string edge, string body) =>
+    private static HandsAct LayPanel(PatternHand step, string part, string name, Cloth cloth, Box area, string edge, string body) =>
         Hands(
             HandKind.Lay,
-            $"lay-{part}",
+            step,
             $"Lay the {name} ({cloth.Name}) face down over the zip, its raw edge {Allowance:0} mm past the {edge} seam line and its body "
                 + $"{body}; it must be at least {LengthText.AtLeast(area.Width, area.Height)}. Tape its corners.",
             null,
@@ -122,10 +130,10 @@ internal static class ZipPouchSteps
             changes: [Laid($"p-{part}", char.ToUpperInvariant(name[0]) + name[1..], cloth, false, area)]
         );
 
-    private static HandsAct FoldPanel(string part, string name, string way, Box area) =>
+    private static HandsAct FoldPanel(PatternHand step, string part, string name, string way, Box area) =>
         Hands(
             HandKind.Fold,
-            $"fold-{part}",
+            step,
             $"Fold the {name} {way} along its seam, so that it lies face up; crease it with a nail and tape its far edge.",
             null,
             "It lies flat and does not cover the teeth.",

@@ -1,11 +1,5 @@
 namespace Ullet.Core.Pipeline;
 
-/// <summary>Why a user's wish was refused: a value, never an exception.</summary>
-/// <param name="Code">Stable name of the reason, such as "size-out-of-range".</param>
-/// <param name="Place">What it is about: a field, an element, a line of a file.</param>
-/// <param name="Words">One plain sentence that says what and where, and what to do.</param>
-public sealed record Refusal(string Code, string Place, string Words);
-
 /// <summary>A value, or the reason why there is none.</summary>
 public readonly record struct Result<T>
 {

@@ -9,17 +9,17 @@ using Ullet.Core.Stitches;
 namespace Ullet.Core.Program;
 
 /// <summary>What the program is compiled from.</summary>
-/// <param name="Project">The document: title, threads, hoop.</param>
+/// <param name="Project">The document: title, threads, cloths.</param>
+/// <param name="Hooping">The time in the hoop: its name and hoop.</param>
 /// <param name="RunSheet">The steps in order.</param>
 /// <param name="Stitches">Needle points of each stitch step, by key.</param>
 /// <param name="StitchKeys">The stations' keys of the same.</param>
-/// <param name="HoopingName">What this time in the hoop is called; null for the project's own.</param>
 public sealed record ProgramInput(
     Project Project,
+    Hooping Hooping,
     RunSheet RunSheet,
     IReadOnlyDictionary<StepKey, StepStitches> Stitches,
-    IReadOnlyDictionary<StepKey, ContentHash> StitchKeys,
-    string? HoopingName = null
+    IReadOnlyDictionary<StepKey, ContentHash> StitchKeys
 );
 
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
@@ -42,6 +42,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                             step.Key,
                             step.OwnerName,
                             stitch.Stage.ThreadId,
+                            stitch.Stage.Words,
                         },
                         "stitch"
                     )
@@ -70,8 +71,8 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 input.Project.Title,
                 input.Project.Threads,
                 input.Project.Cloths,
-                input.Project.Hooping,
-                input.HoopingName,
+                input.Hooping.Name,
+                input.Hooping.Hoop,
             },
             $"program-{Version}"
         );
@@ -181,10 +182,10 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 );
             }
         }
-        var hoop = input.Project.Hooping.Hoop;
+        var hoop = input.Hooping.Hoop;
         return new StitchProgram(
             input.Project.Title,
-            input.HoopingName ?? input.Project.Hooping.Name,
+            input.Hooping.Name,
             hoop.FieldWidth,
             hoop.FieldHeight,
             threads,

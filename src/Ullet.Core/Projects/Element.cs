@@ -3,13 +3,8 @@ using System.Text.Json.Serialization;
 
 namespace Ullet.Core.Projects;
 
-/// <summary>Anything that stands on the wall.</summary>
-[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
-[JsonDerivedType(typeof(Piece), "piece")]
-[JsonDerivedType(typeof(Words), "lettering")]
-[JsonDerivedType(typeof(StitchedLine), "line")]
-[JsonDerivedType(typeof(Zone), "zone")]
-public abstract record Element
+/// <summary>Anything that stands on the wall: a form, and what is made of it.</summary>
+public sealed record Element
 {
     /// <summary>Names the element for ever.</summary>
     public required string Id { get; init; }
@@ -17,6 +12,15 @@ public abstract record Element
     public required string Name { get; init; }
 
     public required ElementBox Box { get; init; }
+
+    /// <summary>Where its outline comes from.</summary>
+    public required Form Form { get; init; }
+
+    /// <summary>What is made of it.</summary>
+    public required Making Making { get; init; }
+
+    /// <summary>The settings of makings that it had and has no more, the last one last; at most one of each kind.</summary>
+    public ImmutableArray<Making> Kept { get; init; } = [];
 
     /// <summary>Elements with the same group are taken together by hands; null stands alone.</summary>
     public string? GroupId { get; init; }
@@ -33,11 +37,66 @@ public abstract record Element
     /// <summary>Live changes of its outline, in their order.</summary>
     public ImmutableArray<Operation> Operations { get; init; } = [];
 
-    /// <summary>A construction shape is neither sewn nor cut; it only serves other elements' operations.</summary>
-    public bool IsConstruction { get; init; }
-
     /// <summary>Which part of the project's pattern it is; null for one made by hand. Parts keep their names at every size.</summary>
     public string? PatternPart { get; init; }
+
+    /// <summary>True when its form is taken as lines, as they were drawn; false when it is taken as the area that it encloses.</summary>
+    /// <remarks>A closed drawing with operations that only areas can have is taken as an area whatever is made of it.</remarks>
+    [JsonIgnore]
+    public bool IsLinework =>
+        Making.FollowsLines
+        && Form is DrawingForm drawn
+        && (drawn.IsOpen || Operations.All(operation => operation.IsMuted || OperationLimits.WorksOnLines(operation)));
+
+    /// <summary>A construction shape is neither sewn nor cut; it only serves other elements' operations.</summary>
+    [JsonIgnore]
+    public bool IsConstruction => Making is ConstructionMaking;
+
+    /// <summary>Its making where it is of a kind; null for another kind.</summary>
+    public TMaking? MadeAs<TMaking>()
+        where TMaking : Making => Making as TMaking;
+
+    /// <summary>Its form where it is of a kind; null for another kind.</summary>
+    public TForm? FormedAs<TForm>()
+        where TForm : Form => Form as TForm;
+
+    /// <summary>The settings of a kind of making: in use, or kept; null where it never was made so.</summary>
+    public TMaking? SettingsOf<TMaking>()
+        where TMaking : Making => MadeAs<TMaking>() ?? Kept.OfType<TMaking>().FirstOrDefault();
+
+    /// <summary>The element with settings of a kind changed, where they are: in use, or kept.</summary>
+    public Element WithSettings(Making settings) =>
+        settings.GetType() == Making.GetType()
+            ? this with
+            {
+                Making = settings,
+            }
+            : this with
+            {
+                Kept = [.. Kept.Where(kept => kept.GetType() != settings.GetType()), settings],
+            };
+
+    /// <summary>The settings of all makings that it has or had: those kept first, the one in use last.</summary>
+    public IEnumerable<Making> Makings() => Kept.Append(Making);
+
+    /// <summary>The element with all its makings' settings changed by one rule.</summary>
+    public Element Remade(Func<Making, Making> change) =>
+        this with
+        {
+            Making = change(Making),
+            Kept = [.. Kept.Select(change)],
+        };
+
+    /// <summary>The element made as something: settings of the same kind take the old ones' place, those of another kind are kept.</summary>
+    public Element Made(Making making) =>
+        this with
+        {
+            Making = making,
+            Kept =
+                making.GetType() == Making.GetType()
+                    ? Kept
+                    : [.. Kept.Where(kept => kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()), Making],
+        };
 
     /// <summary>The elements that its operations use, muted ones counted.</summary>
     public IEnumerable<string> SourceIds() => Operations.SelectMany(operation => operation.Sources);
@@ -56,79 +115,4 @@ public sealed record ElementBox(double X, double Y, double Width, double Height,
 
     /// <summary>How far the form leans to the right before it is flipped and turned, degrees; -60 to 60.</summary>
     public double Skew { get; init; }
-}
-
-/// <summary>An element that is made of cloth: which one, how it is applied, and what was set by hand for its stages.</summary>
-public abstract record AppliqueElement : Element
-{
-    public required string ClothId { get; init; }
-
-    public Method Method { get; init; } = Method.TrimInTheHoop;
-
-    /// <summary>What keeps the cloth in place until it is tacked down.</summary>
-    public Holding Holding { get; init; } = Holding.Taped;
-
-    /// <summary>How far outside the outline a piece is cut that is cut to size, mm; null for the method's own.</summary>
-    public double? CutAllowance { get; init; }
-
-    /// <summary>Numbers set by hand for single stages; null means the method's own.</summary>
-    public StageSettings Stages { get; init; } = new();
-
-    /// <summary>Stretches of its edge that were covered or laid open by hand.</summary>
-    public ImmutableArray<EdgeTouch> EdgeTouches { get; init; } = [];
-}
-
-/// <summary>A stretch of edge set by hand against what the stack says.</summary>
-/// <param name="At">A place on the stretch.</param>
-/// <param name="IsCovered">True for an edge that lies under something and gets no cover.</param>
-public sealed record EdgeTouch(Spot At, bool IsCovered);
-
-/// <summary>An appliqué piece: an outline with holes, a cloth, a method.</summary>
-public sealed record Piece : AppliqueElement
-{
-    public required ShapeSource Shape { get; init; }
-
-    public ImmutableArray<PieceHole> Holes { get; init; } = [];
-}
-
-/// <summary>A hole in a piece, placed in the piece's own frame (before turning, from its middle).</summary>
-/// <param name="Shape">The hole's form.</param>
-/// <param name="X">Middle, mm right of the piece's middle.</param>
-/// <param name="Y">Middle, mm below the piece's middle.</param>
-/// <param name="Width">Width, mm.</param>
-/// <param name="Height">Height, mm.</param>
-public sealed record PieceHole(ShapeSource Shape, double X, double Y, double Width, double Height);
-
-/// <summary>How a piece is applied.</summary>
-public enum Method
-{
-    /// <summary>Laid larger, tacked down, trimmed along the tack-down, covered.</summary>
-    TrimInTheHoop,
-
-    /// <summary>Cut to size first, with a cutter or a template.</summary>
-    CutBeforehand,
-
-    /// <summary>Cut out along a line that is stitched on its own cloth first.</summary>
-    MarkedOnCloth,
-
-    /// <summary>Hooped together with the ground, outlined, trimmed, covered.</summary>
-    LaidFirst,
-
-    /// <summary>Held by a bean stitch inside its edge, which frays on purpose.</summary>
-    RawEdge,
-
-    /// <summary>Laid beneath; the ground is cut away inside the line, so that it shows in a window.</summary>
-    SetBehind,
-}
-
-/// <summary>What keeps a laid cloth in place until it is tacked down.</summary>
-public enum Holding
-{
-    Taped,
-
-    /// <summary>A fusible backing.</summary>
-    Fused,
-
-    /// <summary>Only hands.</summary>
-    Nothing,
 }

@@ -14,15 +14,14 @@ public sealed record Habits
 
     public TackKind? TackKind { get; init; }
 
-    /// <summary>A new piece as it begins: method, holding and kinds as chosen last.</summary>
-    /// <param name="piece">The new piece.</param>
+    /// <summary>New cloth as it begins: method, holding and kinds as chosen last.</summary>
+    /// <param name="cloth">The new making.</param>
     /// <param name="method">How it is applied.</param>
-    public TPiece Begun<TPiece>(TPiece piece, Method method)
-        where TPiece : AppliqueElement =>
-        piece with
+    public ClothMaking Begun(ClothMaking cloth, Method method) =>
+        cloth with
         {
             Method = method,
-            Holding = Holding ?? piece.Holding,
+            Holding = Holding ?? cloth.Holding,
             Stages = new StageSettings
             {
                 TackDown = new RunSettings { Kind = TackKind },

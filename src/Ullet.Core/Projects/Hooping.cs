@@ -11,17 +11,33 @@ public sealed record Hooping
 
     public required Hoop Hoop { get; init; }
 
-    /// <summary>The cloth that is hooped.</summary>
-    public required string GroundClothId { get; init; }
+    /// <summary>The cloth that is hooped; null where the stabiliser is hooped alone.</summary>
+    public string? GroundClothId { get; init; }
 
-    /// <summary>The stabiliser under it.</summary>
-    public required string StabiliserClothId { get; init; }
+    /// <summary>The stabiliser under it; null where the cloth is hooped alone.</summary>
+    public string? StabiliserClothId { get; init; }
+
+    /// <summary>The cloth that lies on top of what is hooped: the ground, or the stabiliser that is hooped alone.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string TopClothId => GroundClothId ?? StabiliserClothId ?? "";
 
     /// <summary>Thread of placements and tack-downs that have none of their own.</summary>
     public required string LineThreadId { get; init; }
 
     /// <summary>Thread of covers that have none of their own.</summary>
     public required string CoverThreadId { get; init; }
+
+    /// <summary>What the user decided about its steps.</summary>
+    public RunSheetOverrides RunSheet { get; init; } = new();
+}
+
+/// <summary>What was set for a hooping that a method asks for; a null goes by the first hooping.</summary>
+/// <param name="Id">The hooping: "guide-" and the cloth's id.</param>
+public sealed record HoopingChoice(string Id)
+{
+    public Hoop? Hoop { get; init; }
+
+    public string? LineThreadId { get; init; }
 }
 
 /// <summary>A hoop by its sewing field (not its frame), mm.</summary>

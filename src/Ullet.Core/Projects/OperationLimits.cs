@@ -53,23 +53,23 @@ public static class OperationLimits
                 $"Choose the elements that {element.Name} is to be changed with, from 1 to {MostSources}."
             );
         }
-        if (element is StitchedLine && !WorksOnLines(operation))
+        if (element is { Making.FollowsLines: true, Form: DrawingForm { IsOpen: true } } && !WorksOnLines(operation))
         {
             return new Refusal(
                 "operation-unfit",
                 "operation",
-                $"{element.Name} is a line without cloth: it can be carved, kept inside others, repeated and mirrored, no more."
-            );
+                $"{element.Name} is an open line without cloth: it can be carved, kept inside others, repeated and mirrored, no more."
+            ) { Kind = RefusalKind.NotPossible };
         }
         if (operation is Split { RightClothId: { } cloth } && project.FindCloth(cloth) is null)
         {
-            return new Refusal("cloth-unknown", "rightClothId", $"There is no cloth \"{cloth}\" in this project.");
+            return new Refusal("cloth-unknown", "rightClothId", $"There is no cloth \"{cloth}\" in this project.") { Kind = RefusalKind.NotFound };
         }
         foreach (var id in operation.Sources)
         {
             if (id == element.Id)
             {
-                return new Refusal("source-itself", "sourceIds", $"{element.Name} can't be changed with itself.");
+                return new Refusal("source-itself", "sourceIds", $"{element.Name} can't be changed with itself.") { Kind = RefusalKind.NotPossible };
             }
             if (project.Find(id) is not { } source)
             {
@@ -77,7 +77,7 @@ public static class OperationLimits
                     "element-unknown",
                     "sourceIds",
                     $"There is no element \"{id}\" in this project; it may have been deleted."
-                );
+                ) { Kind = RefusalKind.NotFound };
             }
             if (Uses(project, source, element.Id))
             {
@@ -86,19 +86,18 @@ public static class OperationLimits
                     "sourceIds",
                     $"{source.Name} is itself made with {element.Name}, so {element.Name} can't be made with it. Take that "
                         + $"operation off {source.Name}, or freeze it into nodes first."
-                );
+                ) { Kind = RefusalKind.NotPossible };
             }
             if (
                 operation is Join or KeepOverlap
-                && source is StitchedLine { Line: var drawn }
-                && !drawn.Lines.All(line => line.IsClosed)
+                && source is { Making.FollowsLines: true, Form: DrawingForm { IsOpen: true } }
             )
             {
                 return new Refusal(
                     "source-open",
                     "sourceIds",
                     $"{source.Name} is an open line, which encloses nothing. Carve with it, or close it."
-                );
+                ) { Kind = RefusalKind.NotPossible };
             }
         }
         return null;

@@ -8,7 +8,7 @@ namespace Ullet.Core.Projects;
 public sealed record Project
 {
     /// <summary>The schema that this build writes. Older documents are raised to it when read.</summary>
-    public const int CurrentSchema = 6;
+    public const int CurrentSchema = 7;
 
     public int SchemaVersion { get; init; } = CurrentSchema;
 
@@ -24,9 +24,27 @@ public sealed record Project
 
     public ImmutableArray<MachineThread> Threads { get; init; } = [];
 
-    public required Hooping Hooping { get; init; }
+    /// <summary>The times in the hoop that the document sets, the first one first; those that methods ask for come by themselves.</summary>
+    public required ImmutableArray<Hooping> Hoopings { get; init; }
 
-    public RunSheetOverrides RunSheet { get; init; } = new();
+    /// <summary>The first hooping.</summary>
+    [JsonIgnore]
+    public Hooping Hooping
+    {
+        get => Hoopings[0];
+        init => Hoopings = Hoopings.SetItem(0, value);
+    }
+
+    /// <summary>What the user decided about steps of the first hooping.</summary>
+    [JsonIgnore]
+    public RunSheetOverrides RunSheet
+    {
+        get => Hooping.RunSheet;
+        init => Hooping = Hooping with { RunSheet = value };
+    }
+
+    /// <summary>What was set for hoopings that methods ask for.</summary>
+    public ImmutableArray<HoopingChoice> HoopingChoices { get; init; } = [];
 
     public CutSettings Cut { get; init; } = new();
 
@@ -43,6 +61,21 @@ public sealed record Project
     [JsonIgnore]
     public ImmutableArray<string> Mended { get; init; } = [];
 
+    /// <summary>A hooping that a method asks for: a cloth hooped alone, all else as was set for it, or as in the first.</summary>
+    public Hooping Derived(string id, string name, string clothId)
+    {
+        var set = HoopingChoices.FirstOrDefault(choice => choice.Id == id);
+        return new Hooping
+        {
+            Id = id,
+            Name = name,
+            Hoop = set?.Hoop ?? Hooping.Hoop,
+            GroundClothId = clothId,
+            LineThreadId = FindThread(set?.LineThreadId)?.Id ?? Hooping.LineThreadId,
+            CoverThreadId = Hooping.CoverThreadId,
+        };
+    }
+
     public Element? Find(string elementId)
     {
         Budget.Spend(1 + (Elements.Length / 16));
@@ -52,6 +85,12 @@ public sealed record Project
     public Cloth? FindCloth(string? clothId) => Cloths.FirstOrDefault(cloth => cloth.Id == clothId);
 
     public MachineThread? FindThread(string? threadId) => Threads.FirstOrDefault(thread => thread.Id == threadId);
+
+    /// <summary>The elements that are made of cloth, seen so, from the bottom of the stack.</summary>
+    public IEnumerable<AppliqueElement> Appliques() => Elements.Select(AppliqueElement.Of).OfType<AppliqueElement>();
+
+    /// <summary>The document with a changed element of cloth.</summary>
+    public Project With(AppliqueElement changed) => With(changed.Element);
 
     public Project With(Element changed) =>
         this with

@@ -62,6 +62,9 @@ public sealed record UserHandStep(string Id, HandKind Kind, string Text)
     /// <summary>Most characters of its text.</summary>
     public const int LongestText = 400;
 
+    /// <summary>The stage's part of its step key.</summary>
+    public const string StageWord = "hand";
+
     /// <summary>What must not go wrong, or null.</summary>
     public string? Warning { get; init; }
 
@@ -86,7 +89,7 @@ public sealed record UserHandStep(string Id, HandKind Kind, string Text)
 
     /// <summary>Names its step.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public StepKey Key => new(Id, "hand", 0);
+    public StepKey Key => new(Id, StageWord, 0);
 }
 
 /// <summary>What hands may have to do between two stitch steps.</summary>

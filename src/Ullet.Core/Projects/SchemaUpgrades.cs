@@ -17,7 +17,8 @@ public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> st
     /// may hold several lines. From 3 to 4 methods, kinds of covers, stretches with numbers of their own, habits and the order
     /// of pieces came in, all of them with defaults. From 4 to 5 zones, patterns, the user's own order and hand steps came in,
     /// all of them with defaults. From 5 to 6 each cloth got cut settings of its own; the list of mirrored cloths became the way
-    /// in which each lies on the mat.</summary>
+    /// in which each lies on the mat. From 6 to 7 every element became a form and a making, and the hooping with its run sheet
+    /// the first of a list.</summary>
     public static readonly SchemaUpgrades Shipped = new(
         Project.CurrentSchema,
         [
@@ -26,6 +27,7 @@ public sealed class SchemaUpgrades(int current, ImmutableArray<SchemaUpgrade> st
             new SchemaUpgrade(3, json => json),
             new SchemaUpgrade(4, json => json),
             new SchemaUpgrade(5, MirrorsOfCloths.Raise),
+            new SchemaUpgrade(6, FormsAndMakings.Raise),
         ]
     );
 

@@ -8,6 +8,9 @@ public static class StageLimits
     /// <summary>Most stretches of one piece with numbers of their own.</summary>
     public const int MostStretches = 100;
 
+    /// <summary>Most stretches of edge set by hand, on one element.</summary>
+    public const int MostTouches = 2_000;
+
     /// <summary>Says what is wrong with a cover, or null.</summary>
     public static Refusal? Check(CoverSettings cover) =>
         Check(cover.Width, StitchRanges.CoverWidth, "mm", "The cover width", "width")
@@ -37,8 +40,13 @@ public static class StageLimits
         Check(run.StitchLength, StitchRanges.RunLength, "mm", "The stitch length", "stitchLength")
         ?? Check(run.Inset, StitchRanges.TackInset, "mm", "The inset", "inset");
 
+    /// <summary>Says what is wrong with how a line is sewn, or null.</summary>
+    public static Refusal? Check(LineSettings line) =>
+        Check(new RunSettings { StitchLength = line.StitchLength })
+        ?? Limits.CheckRange(line.Passes, 1, LineSettings.MostPasses, "", "The number of passes", "passes");
+
     /// <summary>Says what is wrong with the stages of a piece, or null.</summary>
-    public static Refusal? Check(AppliqueElement piece) =>
+    public static Refusal? Check(ClothMaking piece) =>
         Check(piece.Stages.CutGuide)
         ?? Check(piece.Stages.Placement)
         ?? Check(piece.Stages.TackDown)

@@ -2,20 +2,6 @@ using System.Collections.Immutable;
 
 namespace Ullet.Core.Projects;
 
-/// <summary>The stages that a method may have.</summary>
-public enum StageRole
-{
-    Placement,
-    TackDown,
-    Cover,
-
-    /// <summary>The line that a piece is cut out along, stitched on its own cloth in a hooping of its own.</summary>
-    CutGuide,
-
-    /// <summary>A line that is sewn without cloth; no method has it.</summary>
-    Line,
-}
-
 /// <summary>Numbers set by hand over the method's presets, per stage. A null keeps the preset.</summary>
 public sealed record StageSettings
 {
@@ -33,23 +19,25 @@ public sealed record StageSettings
         Cover.Stretches.IsEmpty && this with { Cover = Cover with { Stretches = [] } } == new StageSettings();
 
     /// <summary>True when the user switched the stage off.</summary>
-    public bool IsOff(StageRole role) =>
+    public bool IsOff(StageId role) =>
         role switch
         {
-            StageRole.CutGuide => CutGuide.Off,
-            StageRole.Placement => Placement.Off,
-            StageRole.TackDown => TackDown.Off,
-            _ => Cover.Off,
+            StageId.CutGuide => CutGuide.Off,
+            StageId.Placement => Placement.Off,
+            StageId.TackDown => TackDown.Off,
+            StageId.Cover => Cover.Off,
+            StageId.Line or StageId.Basting => false,
         };
 
     /// <summary>The thread set for the stage, or null.</summary>
-    public string? ThreadOf(StageRole role) =>
+    public string? ThreadOf(StageId role) =>
         role switch
         {
-            StageRole.CutGuide => CutGuide.ThreadId,
-            StageRole.Placement => Placement.ThreadId,
-            StageRole.TackDown => TackDown.ThreadId,
-            _ => Cover.ThreadId,
+            StageId.CutGuide => CutGuide.ThreadId,
+            StageId.Placement => Placement.ThreadId,
+            StageId.TackDown => TackDown.ThreadId,
+            StageId.Cover => Cover.ThreadId,
+            StageId.Line or StageId.Basting => null,
         };
 }
 

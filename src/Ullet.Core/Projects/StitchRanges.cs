@@ -4,6 +4,7 @@ namespace Ullet.Core.Projects;
 public static class StitchRanges
 {
     public static readonly (double Least, double Most) RunLength = (1.0, 7.0);
+    public static readonly (double Least, double Most) BastingLength = (4.0, 7.0);
     public static readonly (double Least, double Most) TackInset = (0.0, 6.0);
     public static readonly (double Least, double Most) CoverWidth = (2.0, 7.0);
     public static readonly (double Least, double Most) CoverSpacing = (0.30, 0.80);

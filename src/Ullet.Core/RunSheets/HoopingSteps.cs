@@ -13,26 +13,41 @@ internal static class HoopingSteps
     private const double HoopMargin = 25;
 
     /// <summary>Hoop the ground, with the cloths that are hooped together with it.</summary>
-    internal static HandWork HoopUp(Project project, List<SewnUnit> units)
+    internal static HandWork HoopUp(Project project, Hooping hooping, List<SewnUnit> units)
     {
-        var ground = project.FindCloth(project.Hooping.GroundClothId)!;
-        var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
+        var area = FieldArea(hooping.Hoop);
+        var (ground, stabiliser) = (
+            project.FindCloth(hooping.GroundClothId),
+            project.FindCloth(hooping.StabiliserClothId)
+        );
+        var top = ground ?? stabiliser!;
+        var what =
+            ground is null ? $"{top.Name} alone"
+            : stabiliser is null ? $"{ground.Name} alone"
+            : $"{ground.Name} over {stabiliser.Name}";
         var laidFirst = units.Select(unit => unit.Work).OfType<PieceAtWork>().Where(IsLaidFirst).ToList();
         var together = laidFirst
             .Select(work => work.Cloth.Name)
             .Distinct(StringComparer.Ordinal)
             .Aggregate("", (text, name) => $"{text}, with {name} face up on top");
-        var area = FieldArea(project);
+        var alone =
+            ground is not null && stabiliser is null
+                ? "face up, with a light tear-away stabiliser if it is soft"
+                : "flat and drum-tight";
+        LayerLaid?[] hooped =
+        [
+            stabiliser is null ? null : new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, area),
+            ground is null ? null : new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, area),
+        ];
         return new HandWork(
             HandKind.HoopUp,
             "hoop-up",
-            $"Hoop {ground.Name} over {stabiliser.Name}{together} in the {project.Hooping.Hoop.Name} mm hoop, flat and drum-tight; "
-                + $"all of it must reach past the hoop all round. {Advice(units, ground)}",
+            $"Hoop {what}{together} in the {hooping.Hoop.Name} mm hoop, {alone}; "
+                + $"all of it must reach past the hoop all round. {Advice(units, top)}",
             null,
             HoopOff: true,
             [
-                new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, area),
-                new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, area),
+                .. hooped.OfType<LayerLaid>(),
                 .. laidFirst.Select(work => new LayerLaid(
                     work.Part.LayerId,
                     work.Part.Name,
@@ -44,25 +59,15 @@ internal static class HoopingSteps
         );
     }
 
-    /// <summary>Hoop a cloth alone, to mark pieces on it.</summary>
-    internal static HandWork HoopUpAlone(Project project, Cloth cloth) =>
-        new(
-            HandKind.HoopUp,
-            "hoop-up",
-            $"Hoop {cloth.Name} alone in the {project.Hooping.Hoop.Name} mm hoop, face up, with a light tear-away stabiliser if it "
-                + $"is soft. Needle: {ClothPreset.Of(cloth).Needle}.",
-            null,
-            HoopOff: true,
-            [new LayerLaid(HandWork.GroundLayer, cloth.Name, cloth, FaceUp: true, FieldArea(project))]
-        );
-
     internal static HandWork Finish(Project project)
     {
-        var stabiliser = project.FindCloth(project.Hooping.StabiliserClothId)!;
+        var removed = project.FindCloth(project.Hooping.StabiliserClothId) is { } stabiliser
+            ? $", and remove what {stabiliser.Name} allows"
+            : "";
         return new HandWork(
             HandKind.Finish,
             "finish",
-            $"Take the work out of the hoop, trim the thread ends, and remove what {stabiliser.Name} allows.",
+            $"Take the work out of the hoop, trim the thread ends{removed}.",
             null,
             HoopOff: true,
             []
@@ -85,9 +90,8 @@ internal static class HoopingSteps
 
     private static bool IsLaidFirst(PieceAtWork work) => work.Part.Element.Method == Method.LaidFirst;
 
-    private static ImmutableArray<Region> FieldArea(Project project)
+    private static ImmutableArray<Region> FieldArea(Hoop hoop)
     {
-        var hoop = project.Hooping.Hoop;
         var field = Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin);
         return
         [

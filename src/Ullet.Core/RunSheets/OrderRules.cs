@@ -13,6 +13,7 @@ internal static class OrderRules
         new PanelRule(),
         new MethodRule(),
         new StackRule(),
+        new BastingRule(),
         new ClosingRule(),
         new FixedRule(),
         new FrameRule(),

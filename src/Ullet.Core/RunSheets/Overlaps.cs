@@ -17,7 +17,8 @@ internal static class Overlaps
             for (var high = low + 1; high < units.Count; high++)
             {
                 Budget.Spend();
-                if (!boxes[low].Overlaps(boxes[high]))
+                // What is taken out again lies on nothing for good, and nothing lies on it.
+                if (units[low].Basting is not null || units[high].Basting is not null || !boxes[low].Overlaps(boxes[high]))
                 {
                     continue;
                 }

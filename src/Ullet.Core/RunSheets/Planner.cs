@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using Ullet.Core.Applique;
+using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -77,19 +77,6 @@ public static class Planner
         var sorted = graph.Sorted(wished);
         return sorted.Count < steps.Count ? null : [.. sorted.Select(i => steps[i].Key)];
     }
-
-    /// <summary>The run sheets of cut guides: one hooping for each cloth that pieces are marked on.</summary>
-    public static ImmutableArray<GuideSheet> Guides(Project project, IReadOnlyDictionary<string, ElementAtWork> work) =>
-        [
-            .. project
-                .Elements.SelectMany(element => work[element.Id].Pieces)
-                .Where(piece =>
-                    AppliqueMethods.Of(piece.Work.Part.Element.Method).Stages.Contains(StageRole.CutGuide)
-                    && !piece.Work.Part.Element.Stages.CutGuide.Off
-                )
-                .GroupBy(piece => piece.Work.Cloth.Id, StringComparer.Ordinal)
-                .Select(group => Guide(project, [.. group])),
-        ];
 
     /// <summary>The cheapest legal order; one that is not proven is never dearer than the one it began with.</summary>
     private static (List<int> Order, bool IsProven) Cheapest(
@@ -188,9 +175,9 @@ public static class Planner
         foreach (var unit in facts.Units)
         {
             Budget.Spend();
-            var own = unit.Acts.Select(act => graph.NumberOf(act.Step.Key));
+            var own = BlockSteps.Of(facts, unit).Select(step => graph.NumberOf(step.Key));
             blocks.AddRange(
-                order == StitchOrder.OneByOne
+                order == StitchOrder.OneByOne && unit.Basting is null
                     ?
                     [
                         [.. own],
@@ -242,28 +229,5 @@ public static class Planner
             isProven && !isOwn,
             HeldSteps.ToRelease(facts, graph.Steps)
         );
-    }
-
-    private static GuideSheet Guide(Project project, List<KeyedPiece> pieces)
-    {
-        var cloth = pieces[0].Work.Cloth;
-        var (id, name) = ($"guide-{cloth.Id}", $"Cut guides on {cloth.Name}");
-        var steps = ImmutableArray.CreateBuilder<RunStep>();
-        steps.Add(StepGathering.Hand(project, id, name, HoopingSteps.HoopUpAlone(project, cloth)));
-        foreach (var piece in pieces)
-        {
-            var part = piece.Work.Part;
-            var stage = StageNumbers.Resolve(project, piece.Work, StageRole.CutGuide, piece.LaidKey);
-            steps.Add(new StitchStep(stage.Key, part.Element.Id, part.Name, stage));
-        }
-        foreach (var piece in pieces)
-        {
-            var part = piece.Work.Part;
-            if (AppliqueMethods.Of(part.Element.Method).AfterGuide(piece.Work) is { } work)
-            {
-                steps.Add(StepGathering.Hand(project, part.Element.Id, part.Name, work, part.Ordinal));
-            }
-        }
-        return new GuideSheet(id, name, cloth, new RunSheet(steps.ToImmutable()));
     }
 }

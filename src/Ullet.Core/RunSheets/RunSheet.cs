@@ -48,22 +48,31 @@ public sealed record OrderReport(
     );
 }
 
-/// <summary>A hooping of its own in which pieces are marked on their cloth.</summary>
-/// <param name="Id">Names it among the project's hoopings.</param>
-/// <param name="Name">What it is called.</param>
-/// <param name="Cloth">The cloth that is hooped alone.</param>
-/// <param name="RunSheet">Its steps.</param>
-public sealed record GuideSheet(string Id, string Name, Cloth Cloth, RunSheet RunSheet);
-
 /// <summary>One line of the run sheet.</summary>
 /// <param name="Key">Names the step for ever.</param>
 /// <param name="OwnerId">The element (or hooping) it belongs to.</param>
 /// <param name="OwnerName">The owner's name as the user knows it.</param>
-public abstract record RunStep(StepKey Key, string OwnerId, string OwnerName);
+public abstract record RunStep(StepKey Key, string OwnerId, string OwnerName)
+{
+    /// <summary>True when the work holds without it.</summary>
+    public abstract bool MayBeOff { get; }
+}
 
 public sealed record StitchStep(StepKey Key, string OwnerId, string OwnerName, Stage Stage)
-    : RunStep(Key, OwnerId, OwnerName);
+    : RunStep(Key, OwnerId, OwnerName)
+{
+    /// <summary>True for a part of a pattern that is decoration only; null for what is no part of one.</summary>
+    public bool? IsOptionalPart { get; init; }
+
+    public override bool MayBeOff => IsOptionalPart ?? StageTable.Of(Stage.Id).MayBeOff;
+}
 
 /// <param name="Note">A line of the user's own, or null.</param>
 public sealed record HandStep(StepKey Key, string OwnerId, string OwnerName, HandWork Work, string? Note)
-    : RunStep(Key, OwnerId, OwnerName);
+    : RunStep(Key, OwnerId, OwnerName)
+{
+    public override bool MayBeOff => HandTable.Of(Work.Kind).MayBeOff || IsOwn;
+
+    /// <summary>True for one that the user added.</summary>
+    public bool IsOwn => Key.Stage == UserHandStep.StageWord;
+}

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Makings;
 using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -66,7 +67,7 @@ internal static class StepGathering
         }
         var hooping = project.Hooping;
         return new OrderFrame(
-            [Hand(project, hooping.Id, hooping.Name, HoopingSteps.HoopUp(project, [.. units]))],
+            [Hand(project, hooping.Id, hooping.Name, HoopingSteps.HoopUp(project, hooping, [.. units]))],
             own,
             units.IsEmpty && own.IsEmpty ? [] : [Hand(project, hooping.Id, hooping.Name, HoopingSteps.Finish(project))]
         );
@@ -77,15 +78,21 @@ internal static class StepGathering
         PatternPlan plan,
         PatternAct act,
         Dictionary<StepKey, RunStep> sewn
-    ) =>
-        act is HandsAct hands
-            ? Hand(
-                project,
-                HandsAct.OwnerId,
-                hands.Subject ?? SubjectOf(project, plan, hands.Work),
-                WithOwnCloths(project, hands.Work)
-            )
-            : sewn.GetValueOrDefault(act.Key);
+    )
+    {
+        if (act is HandsAct hands)
+        {
+            var subject = hands.Subject ?? SubjectOf(project, plan, hands.Work);
+            return Hand(project, HandsAct.OwnerId, subject, hands.Work);
+        }
+        var step = sewn.GetValueOrDefault(act.Key);
+        return step is StitchStep stitch && act is SewAct sewing
+            ? stitch with
+            {
+                IsOptionalPart = sewing.IsOptional,
+            }
+            : step;
+    }
 
     /// <summary>What a hand step of a pattern is about: the layer that it lays or changes, the zip, or the whole.</summary>
     private static string SubjectOf(Project project, PatternPlan plan, HandWork work)
@@ -110,36 +117,6 @@ internal static class StepGathering
         var all = string.Join(" and ", names).ToLowerInvariant();
         return char.ToUpperInvariant(all[0]) + all[1..];
     }
-
-    /// <summary>The work with the project's cloths in place of those that the pattern began with.</summary>
-    private static HandWork WithOwnCloths(Project project, HandWork work) =>
-        work.Changes.OfType<LayerLaid>().All(laid => project.FindCloth(laid.Cloth.Id) == laid.Cloth)
-            ? work
-            : work with
-            {
-                Text = work
-                    .Changes.OfType<LayerLaid>()
-                    .Aggregate(
-                        work.Text,
-                        (text, laid) =>
-                            text.Replace(
-                                laid.Cloth.Name,
-                                project.FindCloth(laid.Cloth.Id)?.Name ?? laid.Cloth.Name,
-                                StringComparison.Ordinal
-                            )
-                    ),
-                Changes =
-                [
-                    .. work.Changes.Select(change =>
-                        change is LayerLaid laid
-                            ? laid with
-                            {
-                                Cloth = project.FindCloth(laid.Cloth.Id) ?? laid.Cloth,
-                            }
-                            : change
-                    ),
-                ],
-            };
 
     private static HandStep UserHand(Project project, UserHandStep hand)
     {
@@ -174,56 +151,35 @@ internal static class StepGathering
         return Hand(project, hand.Id, "By hand", work);
     }
 
-    /// <summary>Pieces and lines from the bottom of the stack, each with its steps in its method's order.</summary>
+    /// <summary>Pieces and lines from the bottom of the stack, each with its steps in its making's order.</summary>
     private static IEnumerable<SewnUnit> Units(Project project, IReadOnlyDictionary<string, ElementAtWork> work)
     {
         foreach (var element in project.Elements)
         {
-            var at = work[element.Id];
-            foreach (var piece in at.Pieces)
+            foreach (var thing in work[element.Id].Things)
             {
                 Budget.Spend();
-                yield return new SewnUnit(piece.Work, piece.Work.Edge, [.. Acts(project, piece)]);
-            }
-            if (at.Line is { } line)
-            {
+                var way = thing.Piece is { } piece
+                    ? AppliqueMethods.Of(piece.Work.Part.Element.Method).Name
+                    : "this line";
                 yield return new SewnUnit(
-                    null,
-                    line.Outline,
-                    [new UnitAct(UnitPhase.Cover, new StitchStep(line.Key, element.Id, element.Name, line))]
-                );
+                    thing.Piece?.Work,
+                    way,
+                    thing.Outline,
+                    [.. thing.Acts.Select(act => new UnitAct(act.Phase, StepOf(project, element, thing, act)))]
+                )
+                {
+                    Basting = thing.Basting,
+                };
             }
         }
     }
 
-    private static IEnumerable<UnitAct> Acts(Project project, KeyedPiece piece)
-    {
-        var work = piece.Work;
-        var (part, element) = (work.Part, work.Part.Element);
-        var acts = AppliqueMethods.Of(element.Method).Acts(work);
-        for (var i = 0; i < acts.Length; i++)
+    private static RunStep StepOf(Project project, Element element, SewnThing thing, MakingAct act) =>
+        act switch
         {
-            Budget.Spend();
-            var handsFollow = acts.Skip(i + 1).Any(act => act is HandAct);
-            if (acts[i] is StageAct stage && !element.Stages.IsOff(stage.Role))
-            {
-                var isCover = stage.Role == StageRole.Cover;
-                if (isCover && work.Visible is { WholeRings.IsEmpty: true, Stretches.IsEmpty: true })
-                {
-                    continue;
-                }
-                var resolved = StageNumbers.Resolve(project, work, stage.Role, isCover ? piece.EdgeKey : piece.LaidKey);
-                var phase =
-                    stage.Role == StageRole.Placement ? UnitPhase.Placement
-                    : isCover && !handsFollow ? UnitPhase.Cover
-                    : UnitPhase.TackDown;
-                yield return new UnitAct(phase, new StitchStep(resolved.Key, element.Id, part.Name, resolved));
-            }
-            else if (acts[i] is HandAct hand)
-            {
-                var phase = hand.Work.Kind == HandKind.Lay ? UnitPhase.Lay : UnitPhase.Trim;
-                yield return new UnitAct(phase, Hand(project, element.Id, part.Name, hand.Work, part.Ordinal));
-            }
-        }
-    }
+            SewingAct sewing => new StitchStep(sewing.Stage.Key, element.Id, thing.Name, sewing.Stage),
+            HandWorkAct hands => Hand(project, element.Id, thing.Name, hands.Work, thing.Ordinal),
+            _ => throw new ArgumentException($"{act.GetType().Name} is no act.", nameof(act)),
+        };
 }

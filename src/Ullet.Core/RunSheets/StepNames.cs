@@ -1,4 +1,4 @@
-using Ullet.Core.Layers;
+using Ullet.Core.Projects;
 
 namespace Ullet.Core.RunSheets;
 
@@ -10,7 +10,7 @@ public static class StepNames
         step switch
         {
             StitchStep stitch => $"{stitch.OwnerName}, {stitch.Stage.Words}",
-            HandStep hand => $"{hand.OwnerName}, {HandWords.Of(hand.Work.Kind)}",
+            HandStep hand => $"{hand.OwnerName}, {HandTable.Of(hand.Work.Kind).Name}",
             _ => step.OwnerName,
         };
 }

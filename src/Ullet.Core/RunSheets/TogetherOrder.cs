@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets;
@@ -16,7 +17,7 @@ internal static class TogetherOrder
         foreach (var level in Enumerable.Range(0, levels.DefaultIfEmpty(-1).Max() + 1))
         {
             var own = Shortest([.. Enumerable.Range(0, units.Count).Where(i => levels[i] == level)], units);
-            foreach (var phase in Enum.GetValues<UnitPhase>().Where(phase => phase != UnitPhase.Cover))
+            foreach (var phase in Enum.GetValues<ActPhase>().Where(phase => phase != ActPhase.Cover))
             {
                 foreach (var step in own.SelectMany(i => StepsOf(units[i], phase)))
                 {
@@ -24,7 +25,7 @@ internal static class TogetherOrder
                     yield return step;
                 }
             }
-            foreach (var step in own.Order().Where(i => early[i]).SelectMany(i => StepsOf(units[i], UnitPhase.Cover)))
+            foreach (var step in own.Order().Where(i => early[i]).SelectMany(i => StepsOf(units[i], ActPhase.Cover)))
             {
                 Budget.Spend();
                 yield return step;
@@ -32,7 +33,7 @@ internal static class TogetherOrder
         }
         for (var i = 0; i < units.Count; i++)
         {
-            foreach (var step in early[i] ? [] : StepsOf(units[i], UnitPhase.Cover))
+            foreach (var step in early[i] ? [] : StepsOf(units[i], ActPhase.Cover))
             {
                 Budget.Spend();
                 yield return step;
@@ -40,7 +41,7 @@ internal static class TogetherOrder
         }
     }
 
-    private static IEnumerable<RunStep> StepsOf(SewnUnit unit, UnitPhase phase) =>
+    private static IEnumerable<RunStep> StepsOf(SewnUnit unit, ActPhase phase) =>
         unit.Acts.Where(act => act.Phase == phase).Select(act => act.Step);
 
     private static int[] Levels(List<SewnUnit> units, List<int>[] over)

@@ -6,6 +6,9 @@ public static class StitchDefaults
     /// <summary>Running stitch, placement and tack-down.</summary>
     public const double RunLength = 2.5;
 
+    /// <summary>Basting: long enough to be drawn out again.</summary>
+    public const double BastingLength = 6;
+
     /// <summary>Tack-down inside the outline where scissors trim along it: the blade needs a line to follow inside the cover.</summary>
     public const double TackInsetTrimmed = 0.8;
 

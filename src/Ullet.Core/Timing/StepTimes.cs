@@ -21,7 +21,7 @@ public static class StepTimes
             ProgramStitches stitches => (stitches.StitchCount / StitchesPerMinute * 60)
                 + (stitches.TrimCount * TrimSeconds)
                 + (threadChanges ? ThreadChangeSeconds : 0),
-            ProgramHands hands => HandSeconds(hands.Kind),
+            ProgramHands hands => HandTable.Of(hands.Kind).Seconds,
             _ => 0,
         };
 
@@ -39,19 +39,4 @@ public static class StepTimes
         }
         return seconds;
     }
-
-    private static double HandSeconds(HandKind kind) =>
-        kind switch
-        {
-            HandKind.HoopUp => 180,
-            HandKind.Lay => 45,
-            HandKind.Trim => 150,
-            HandKind.LayBehind => 90,
-            HandKind.Fold or HandKind.Press => 60,
-            HandKind.OpenZip or HandKind.CloseZip or HandKind.Insert or HandKind.Tape or HandKind.Remove => 30,
-            HandKind.ChangeBobbin => 60,
-            HandKind.Turn => 180,
-            HandKind.FreeText => 60,
-            _ => 120,
-        };
 }

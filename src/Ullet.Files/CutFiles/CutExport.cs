@@ -21,17 +21,10 @@ public enum CutFormat
 /// <param name="AntiAlias">True for grey pixels along a picture's edges.</param>
 public sealed record CutFileWish(CutFormat Format, Paper Paper = Paper.A4, int Dpi = 300, bool AntiAlias = false)
 {
-    public string Ending => "." + Format.ToString().ToLowerInvariant();
+    /// <summary>How its files end, the full stop with it.</summary>
+    public string Ending => "." + CutFormats.Of(Format).Ending;
 
-    public string MediaType =>
-        Format switch
-        {
-            CutFormat.Svg => "image/svg+xml",
-            CutFormat.Dxf => "image/vnd.dxf",
-            CutFormat.Eps => "application/postscript",
-            CutFormat.Pdf => "application/pdf",
-            _ => "image/png",
-        };
+    public string MediaType => CutFormats.Of(Format).MediaType;
 }
 
 /// <summary>Writes cut files and reads every one of them back, by readers of its own, before it is handed out.</summary>
@@ -42,22 +35,7 @@ public static class CutExport
 
     /// <returns>The file, or why it can't be made as wished.</returns>
     /// <exception cref="InvalidOperationException">When it does not come back as it was meant: a fault of ours.</exception>
-    public static Result<byte[]> Make(CutPage page, CutFileWish wish)
-    {
-        switch (wish.Format)
-        {
-            case CutFormat.Svg:
-                return Svg(page);
-            case CutFormat.Dxf:
-                return Lines("DXF", page, DxfCutWriter.Write(page), file => DxfCutReader.Read(file));
-            case CutFormat.Eps:
-                return Lines("EPS", page, EpsCutWriter.Write(page), file => EpsCutReader.Read(file));
-            case CutFormat.Pdf:
-                return Pdf([page], wish.Paper);
-            default:
-                return PngCutWriter.Write(page, wish.Dpi, wish.AntiAlias).Then(file => Png(page, file));
-        }
-    }
+    public static Result<byte[]> Make(CutPage page, CutFileWish wish) => CutFormats.Of(wish.Format).Make(page, wish);
 
     /// <summary>Pages one after the other, printed on paper.</summary>
     public static byte[] Pdf(IReadOnlyList<CutPage> pages, Paper paper)
@@ -95,7 +73,7 @@ public static class CutExport
             .Select(tile => page.On(tile, size).Shifted(PaperSize.Margin - tile.X, PaperSize.Margin - tile.Y));
     }
 
-    private static byte[] Svg(CutPage page)
+    internal static byte[] Svg(CutPage page)
     {
         var file = SvgCutWriter.Write(page);
         foreach (var sizing in Enum.GetValues<SvgSizing>())
@@ -112,7 +90,7 @@ public static class CutExport
             Paths = [.. Enum.GetValues<CutRole>().SelectMany(page.Of)],
         };
 
-    private static byte[] Lines(string what, CutPage page, byte[] file, Func<byte[], Result<CutFile>> reader)
+    internal static byte[] Lines(string what, CutPage page, byte[] file, Func<byte[], Result<CutFile>> reader)
     {
         var read = Taken(what, reader(file));
         CutReadBack.Check(what, page.Paths, [.. read.Lines.Select(line => line.Contour)]);
@@ -121,7 +99,7 @@ public static class CutExport
             : throw new InvalidOperationException($"The {what} does not say rightly whether it is mirrored.");
     }
 
-    private static Result<byte[]> Png(CutPage page, byte[] file)
+    internal static Result<byte[]> Png(CutPage page, byte[] file)
     {
         var read = Taken("PNG", PngCutReader.Read(file));
         // Pixels per metre are a whole number in the file: that much is lost over the page.

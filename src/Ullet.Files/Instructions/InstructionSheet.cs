@@ -27,9 +27,10 @@ public static class InstructionSheet
             Head(pen, evaluated, photos);
             Cautions(pen, evaluated.Program);
             Cuts(pen, evaluated);
-            foreach (var guide in evaluated.Guides)
+            // What is marked in other hoopings is needed before the first one begins.
+            foreach (var other in evaluated.Hoopings.Skip(1))
             {
-                Steps(pen, guide.Name + ", in a hooping of its own", guide.Program);
+                Steps(pen, other.Name + ", in a hooping of its own", other.Program);
                 pen.Space(14);
             }
             Steps(pen, "Step by step", evaluated.Program);

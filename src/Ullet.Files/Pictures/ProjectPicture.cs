@@ -2,7 +2,6 @@ using SkiaSharp;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
 using Ullet.Core.Program;
-using Ullet.Core.Projects;
 
 namespace Ullet.Files.Pictures;
 
@@ -67,7 +66,7 @@ public static class ProjectPicture
     private static void Draw(SKCanvas canvas, Evaluated evaluated, ClothPaint cloths)
     {
         var project = evaluated.Project;
-        cloths.Fill(canvas, project.FindCloth(project.Hooping.GroundClothId)!);
+        cloths.Fill(canvas, project.FindCloth(project.Hooping.TopClothId)!);
         foreach (var layer in evaluated.Base)
         {
             using var path = PathOf(layer.Area);
@@ -88,7 +87,7 @@ public static class ProjectPicture
                     ThreadPaint.Draw(canvas, step, evaluated.Program.Threads[step.Thread - 1]);
                 }
             }
-            if (element is not AppliqueElement || !evaluated.PiecesOf(element.Id).Any())
+            if (!evaluated.PiecesOf(element.Id).Any())
             {
                 foreach (var step in steps)
                 {

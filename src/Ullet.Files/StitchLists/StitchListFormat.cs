@@ -28,25 +28,10 @@ internal static class StitchListFormat
     internal static bool IsPlain(string word) =>
         word.Length > 0 && word.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_' or '.');
 
-    internal static readonly IReadOnlyDictionary<HandKind, string> HandKinds = new Dictionary<HandKind, string>
-    {
-        [HandKind.HoopUp] = "hoop-up",
-        [HandKind.Lay] = "lay",
-        [HandKind.Trim] = "trim",
-        [HandKind.Finish] = "finish",
-        [HandKind.CutOut] = "cut-out",
-        [HandKind.Fold] = "fold",
-        [HandKind.LayBehind] = "lay-behind",
-        [HandKind.OpenZip] = "open-zip",
-        [HandKind.CloseZip] = "close-zip",
-        [HandKind.Insert] = "insert",
-        [HandKind.Tape] = "tape",
-        [HandKind.Remove] = "remove",
-        [HandKind.Press] = "press",
-        [HandKind.Turn] = "turn",
-        [HandKind.ChangeBobbin] = "change-bobbin",
-        [HandKind.FreeText] = "by-hand",
-    };
+    internal static readonly IReadOnlyDictionary<HandKind, string> HandKinds = HandTable.All.ToDictionary(
+        row => row.Kind,
+        row => row.FileWord
+    );
 
     internal static readonly IReadOnlyDictionary<ClothKind, string> ClothKinds = new Dictionary<ClothKind, string>
     {

@@ -94,6 +94,7 @@ internal sealed class StitchListLine
             var comma = word.IndexOf(',', StringComparison.Ordinal);
             if (
                 comma < 0
+                || word.IndexOf(',', comma + 1) >= 0
                 || Measure.Read(word.AsSpan(0, comma)) is not { } x
                 || Measure.Read(word.AsSpan(comma + 1)) is not { } y
                 || Math.Max(Math.Abs(x), Math.Abs(y)) > MostMm

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
@@ -42,12 +43,20 @@ public sealed class StitchListReader
         }
         var text = Encoding.UTF8.GetString(file);
         var first = text.Split('\n', 2)[0].TrimEnd('\r').Split(' ');
-        if (first[0] != StitchListFormat.Magic || first.Length != 2 || !int.TryParse(first[1], out var version))
+        if (first[0] != StitchListFormat.Magic || first.Length != 2 || !int.TryParse(first[1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var version))
         {
             return new Refusal(
                 "stitch-list-foreign",
                 "line 1",
                 $"This is not an Ullet stitch list: its first line should be \"{StitchListFormat.Magic} {StitchListFormat.Version}\"."
+            );
+        }
+        if (version < 1)
+        {
+            return new Refusal(
+                "stitch-list-broken",
+                "line 1",
+                $"This stitch list can't be read: line 1: versions are counted from 1; {version} is none."
             );
         }
         if (version > StitchListFormat.Version)
@@ -200,7 +209,8 @@ public sealed class StitchListReader
         var stops = _lines.NextIs("stop");
         if (stops)
         {
-            _lines.Dequeue();
+            var stop = _lines.Header("stop");
+            stop.End();
         }
         return new ProgramStitches(key, owner, role, thread, block, stops, commands.ToImmutable());
     }

@@ -42,7 +42,9 @@ internal sealed class DemoProject
             Cloths = Cloths,
             Threads = Threads,
             NextNumber = 1,
-            Hooping = new Hooping
+            Hoopings =
+            [
+                new Hooping
             {
                 Id = "h1",
                 Name = "Front",
@@ -54,6 +56,7 @@ internal sealed class DemoProject
                 LineThreadId = "slate",
                 CoverThreadId = "straw",
             },
+            ],
         };
     }
 
@@ -157,7 +160,7 @@ internal sealed class DemoProject
     /// <summary>Keeps a named piece in place by other means than tape.</summary>
     internal DemoProject Hold(string name, Holding holding)
     {
-        var piece = Project.Elements.OfType<AppliqueElement>().First(element => element.Name == name);
+        var piece = Project.Appliques().First(element => element.Name == name);
         Apply(
             new SetMethod
             {

@@ -189,7 +189,7 @@ public static class StandInMachine
             number,
             StepKind.Hand,
             step.OwnerName,
-            HandWords.Of(step.Kind),
+            HandTable.Of(step.Kind).Name,
             step.Text,
             step.Warning,
             step.Check,

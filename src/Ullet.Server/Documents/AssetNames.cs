@@ -1,3 +1,4 @@
+using Ullet.Core.Forms;
 using Ullet.Core.Projects;
 
 namespace Ullet.Server.Documents;
@@ -15,7 +16,7 @@ internal static class AssetNames
 
     /// <summary>True when a document sets words in a font.</summary>
     internal static bool NamesFont(Project project, string fontId) =>
-        project.Elements.OfType<Words>().Any(words => words.FontId == fontId);
+        project.Elements.Any(element => FormModules.Of(element.Form).FontIds(element.Form).Contains(fontId));
 
     /// <summary>The pictures that a document shows: photos of cloth, prints on mats.</summary>
     internal static IEnumerable<string> Pictures(Project project) =>

@@ -33,7 +33,7 @@ public static class BlankProject
                 Stuff.Thread("rust", "rust", "#8c3f28"),
                 Stuff.Thread("ink", "ink blue", "#2c4560"),
             ],
-            Hooping = new Hooping
+            Hoopings = [new Hooping
             {
                 Id = "h1",
                 Name = "Front",
@@ -42,7 +42,7 @@ public static class BlankProject
                 StabiliserClothId = "stabiliser",
                 LineThreadId = "slate",
                 CoverThreadId = "rust",
-            },
+            }],
         };
         var titled = title is null ? start : new RenameProject { Title = title }.Apply(start, context);
         return titled.Then(project =>

@@ -168,7 +168,7 @@ public sealed class DocumentHistory(
                 var head = await Revision(row.HeadId, cancellation);
                 if (head.ParentId is not { } parentId)
                 {
-                    return new Refusal("nothing-to-undo", "head", "There is nothing left to undo.");
+                    return new Refusal("nothing-to-undo", "head", "There is nothing left to undo.") { Kind = RefusalKind.Conflict };
                 }
                 var parent = await Revision(parentId, cancellation);
                 await writer.MoveTo(row, parent, cancellation);
@@ -186,7 +186,7 @@ public sealed class DocumentHistory(
             {
                 if (await Newest(projectId, row.HeadId, cancellation) is not { } child)
                 {
-                    return new Refusal("nothing-to-redo", "head", "There is nothing to do again.");
+                    return new Refusal("nothing-to-redo", "head", "There is nothing to do again.") { Kind = RefusalKind.Conflict };
                 }
                 await writer.MoveTo(row, child, cancellation);
                 return new Saved(child.Id, child.Label);
@@ -224,5 +224,5 @@ public sealed class DocumentHistory(
 
     /// <summary>The refusal for a project that is not on the shelf.</summary>
     public static Refusal Unknown(string projectId) =>
-        new("project-unknown", "id", $"There is no project \"{projectId}\" on the shelf.");
+        new("project-unknown", "id", $"There is no project \"{projectId}\" on the shelf.") { Kind = RefusalKind.NotFound };
 }

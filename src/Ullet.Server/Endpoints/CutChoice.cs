@@ -30,7 +30,7 @@ internal sealed record CutChoice(CutSheet Sheet, PlacedShape? Placed)
                 "cloth-unknown",
                 "cloth",
                 $"Nothing is cut from a cloth \"{query.Cloth}\" in this project."
-            );
+            ) { Kind = RefusalKind.NotFound };
         }
         if (sheets.Select(sheet => sheet.Cloth.Id).Distinct().Skip(1).Any())
         {
@@ -56,7 +56,7 @@ internal sealed record CutChoice(CutSheet Sheet, PlacedShape? Placed)
                 "sheet-unknown",
                 "sheet",
                 $"{sheets[0].Cloth.Name} has no sheet {query.Sheet}; it is cut from {sheets.Count}."
-            );
+            ) { Kind = RefusalKind.NotFound };
     }
 
     private static Result<CutChoice> OfElement(Evaluated evaluated, string element, int? piece)
@@ -71,7 +71,7 @@ internal sealed record CutChoice(CutSheet Sheet, PlacedShape? Placed)
                 return new CutChoice(sheet, placed);
             }
         }
-        return new Refusal("element-unknown", "element", $"There is no piece \"{element}\" to cut in this project.");
+        return new Refusal("element-unknown", "element", $"There is no piece \"{element}\" to cut in this project.") { Kind = RefusalKind.NotFound };
     }
 }
 
@@ -105,20 +105,16 @@ internal sealed record CutQuery
     /// <summary>The file that is wished, or why there is none such.</summary>
     internal Result<CutFileWish> Wish(string format)
     {
-        if (
-            !Enum.TryParse<CutFormat>(format, ignoreCase: true, out var kind)
-            || !Enum.IsDefined(kind)
-            || char.IsDigit(format[0])
-        )
+        if (CutFormats.Find(format) is not { } row)
         {
             return new Refusal(
                 "format-unknown",
                 "format",
-                $"Cut files come as svg, dxf, eps, pdf or png; \"{format}\" is none of them."
+                $"Cut files come as {string.Join(", ", CutFormats.All.Select(known => known.Ending))}; \"{format}\" is none of them."
             );
         }
         return PaperOf(Paper)
-            .Then(paper => (Result<CutFileWish>)new CutFileWish(kind, paper, Dpi ?? 300, Smooth ?? false));
+            .Then(paper => (Result<CutFileWish>)new CutFileWish(row.Id, paper, Dpi ?? 300, Smooth ?? false));
     }
 
     internal static Result<Paper> PaperOf(string? name) =>

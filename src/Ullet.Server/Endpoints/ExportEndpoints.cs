@@ -7,7 +7,7 @@ using Ullet.Files.CutFiles;
 using Ullet.Files.Instructions;
 using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
-using Ullet.Files.StitchLists;
+using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
 
 namespace Ullet.Server.Endpoints;
@@ -20,19 +20,35 @@ internal static class ExportEndpoints
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Files");
-        group.MapGet("program.ulst", StitchList).WithName("getStitchList");
+        foreach (var format in StitchFormats.All)
+        {
+            group
+                .MapGet(
+                    $"program.{format.Ending}",
+                    (
+                        string id,
+                        Evaluations evaluations,
+                        CancellationToken cancellation,
+                        string? hooping = null,
+                        bool despite = false
+                    ) => StitchFile(format, id, evaluations, hooping, despite, cancellation)
+                )
+                .WithName($"getProgram-{format.Ending}")
+                .WithDescription(format.About);
+        }
         group.MapGet("project.ullet", Project).WithName("getProjectFile");
         group.MapGet("picture.png", Picture).WithName("getPicture");
         group.MapGet("instructions.pdf", Instructions).WithName("getInstructions");
         group.MapGet("packet.zip", Packet).WithName("getPacket");
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchList(
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchFile(
+        IStitchFormat format,
         string id,
         Evaluations evaluations,
-        CancellationToken cancellation,
-        string? hooping = null,
-        bool despite = false
+        string? hooping,
+        bool despite,
+        CancellationToken cancellation
     )
     {
         if (await evaluations.Of(id, cancellation) is not { } evaluated)
@@ -45,17 +61,16 @@ internal static class ExportEndpoints
             return Problems.Of(released.Refusal!);
         }
         evaluated = released.Value;
-        if (evaluated.ProgramOf(hooping) is not { } program)
+        if (evaluated.HoopingOf(hooping) is not { } output)
         {
             return Problems.Of(
                 new Refusal("hooping-unknown", "hooping", $"There is no hooping \"{hooping}\" in this project.")
             );
         }
-        var name = ReferenceEquals(program, evaluated.Program) ? null : program.HoopingName;
         return TypedResults.File(
-            evaluations.Compute("This stitch file", () => StitchListExport.Make(program)),
-            "text/plain; charset=utf-8",
-            FileNames.StitchList(evaluated, name)
+            evaluations.Compute("This stitch file", () => StitchFormats.Make(format, output.Program)),
+            format.MediaType,
+            FileNames.StitchFile(evaluated, output, format.Ending)
         );
     }
 
@@ -156,13 +171,21 @@ internal static class ExportEndpoints
         return despite
             ? evaluated with
             {
-                Program = evaluated.Program with { Cautions = [.. stops.Select(finding => finding.Words)] },
+                Hoopings =
+                [
+                    .. evaluated.Hoopings.Select(output =>
+                        output with
+                        {
+                            Program = output.Program with { Cautions = [.. stops.Select(finding => finding.Words)] },
+                        }
+                    ),
+                ],
             }
             : new Refusal(
                 "stopped-by-findings",
                 "despite",
                 $"A check stops this export: {stops[0].Words} Mend it, or ask for the file despite it (despite=true)."
-            );
+            ) { Kind = RefusalKind.Conflict };
     }
 
     private static byte[] Zip(Evaluated evaluated, IReadOnlyList<ProjectAsset> assets)
@@ -171,10 +194,13 @@ internal static class ExportEndpoints
         using var stream = new MemoryStream();
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
-            Add(zip, FileNames.StitchList(evaluated), StitchListExport.Make(evaluated.Program));
-            foreach (var guide in evaluated.Guides)
+            foreach (var output in evaluated.Hoopings)
             {
-                Add(zip, FileNames.StitchList(evaluated, guide.Name), StitchListExport.Make(guide.Program));
+                Add(
+                    zip,
+                    FileNames.StitchFile(evaluated, output, StitchFormats.All[0].Ending),
+                    StitchFormats.Make(StitchFormats.All[0], output.Program)
+                );
             }
             foreach (var (choice, wish) in PacketCuts(evaluated))
             {

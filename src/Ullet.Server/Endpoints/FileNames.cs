@@ -10,8 +10,9 @@ internal static class FileNames
 {
     /// <param name="evaluated">The project.</param>
     /// <param name="hooping">The name of a hooping besides the project's own, or null.</param>
-    internal static string StitchList(Evaluated evaluated, string? hooping = null) =>
-        Stem(evaluated) + (hooping is null ? "" : " " + Slug(hooping)) + ".ulst";
+    /// <summary>The stitch file of a hooping; the first one's bears the project's name alone.</summary>
+    internal static string StitchFile(Evaluated evaluated, HoopingOutput hooping, string ending) =>
+        $"{Stem(evaluated)}{(hooping.Id == evaluated.Hoopings[0].Id ? "" : " " + Slug(hooping.Name))}.{ending}";
 
     internal static string Project(Evaluated evaluated) => Slug(evaluated.Project.Title) + ".ullet";
 

@@ -128,16 +128,7 @@ internal static class FontEndpoints
         );
     }
 
-    private static Words Probe(string fontId, string text) =>
-        new()
-        {
-            Id = "",
-            Name = "",
-            ClothId = "",
-            Box = new ElementBox(0, 0, 1, 1, 0),
-            Text = text,
-            FontId = fontId,
-        };
+    private static TextForm Probe(string fontId, string text) => new() { Text = text, FontId = fontId };
 
     private static async Task<Results<Ok<RemovedFont>, ProblemHttpResult>> Remove(
         string id,

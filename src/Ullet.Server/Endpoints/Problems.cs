@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Ullet.Core.Pipeline;
@@ -7,32 +8,19 @@ namespace Ullet.Server.Endpoints;
 /// <summary>Refusals to problem details (RFC 9457), in this one spot.</summary>
 internal static class Problems
 {
-    private static readonly Dictionary<string, int> Statuses = new(StringComparer.Ordinal)
-    {
-        ["project-unknown"] = StatusCodes.Status404NotFound,
-        ["cloth-unknown"] = StatusCodes.Status404NotFound,
-        ["element-unknown"] = StatusCodes.Status404NotFound,
-        ["thread-unknown"] = StatusCodes.Status404NotFound,
-        ["step-unknown"] = StatusCodes.Status404NotFound,
-        ["stitches-outdated"] = StatusCodes.Status404NotFound,
-        ["pattern-unknown"] = StatusCodes.Status404NotFound,
-        ["sheet-unknown"] = StatusCodes.Status404NotFound,
-        ["address-unknown"] = StatusCodes.Status404NotFound,
-        ["head-stale"] = StatusCodes.Status409Conflict,
-        ["stopped-by-findings"] = StatusCodes.Status409Conflict,
-        ["nothing-to-undo"] = StatusCodes.Status409Conflict,
-        ["nothing-to-redo"] = StatusCodes.Status409Conflict,
-        ["too-large"] = StatusCodes.Status413PayloadTooLarge,
-        ["work-unknown"] = StatusCodes.Status404NotFound,
-        ["project-lost"] = StatusCodes.Status404NotFound,
-        ["project-whole"] = StatusCodes.Status409Conflict,
-    };
+    /// <summary>The status of a kind of refusal.</summary>
+    internal static int StatusOf(RefusalKind kind) =>
+        kind switch
+        {
+            RefusalKind.BadInput or RefusalKind.NotPossible => StatusCodes.Status400BadRequest,
+            RefusalKind.NotFound => StatusCodes.Status404NotFound,
+            RefusalKind.Conflict => StatusCodes.Status409Conflict,
+            RefusalKind.TooLarge => StatusCodes.Status413PayloadTooLarge,
+        };
 
     /// <summary>The answer for a refusal: its code, its place, and its sentence as the detail.</summary>
     internal static ProblemHttpResult Of(Refusal refusal) =>
-        TypedResults.Problem(
-            Details(refusal, Statuses.GetValueOrDefault(refusal.Code, StatusCodes.Status400BadRequest))
-        );
+        TypedResults.Problem(Details(refusal, StatusOf(refusal.Kind)));
 
     internal static ProblemDetails Details(Refusal refusal, int status)
     {
@@ -41,8 +29,18 @@ internal static class Problems
             Status = status,
             Title = "That could not be done.",
             Detail = refusal.Words,
-            Extensions = { ["code"] = refusal.Code, ["place"] = refusal.Place },
+            Extensions =
+            {
+                ["code"] = refusal.Code,
+                ["place"] = refusal.Place,
+                ["kind"] = JsonNamingPolicy.CamelCase.ConvertName($"{refusal.Kind}"),
+            },
         };
+        var facts = refusal.Facts.Where(fact => fact.Value is string or double or int or long or bool).ToList();
+        if (facts.Count > 0)
+        {
+            details.Extensions["facts"] = facts.ConvertAll(fact => new { fact.Name, fact.Value });
+        }
         if (refusal.Code == "head-stale")
         {
             details.Extensions["head"] = long.Parse(refusal.Place);

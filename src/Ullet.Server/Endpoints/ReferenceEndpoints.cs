@@ -3,10 +3,12 @@ using System.Reflection;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
-using Ullet.Core.Layers;
+using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
+using Ullet.Files.CutFiles;
 using Ullet.Files.Fonts;
+using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
 
@@ -35,8 +37,30 @@ public sealed record Catalogue(
     NumberRange CutAllowance,
     string UsualFontId,
     ImmutableArray<CutProfile> CutProfiles,
-    ImmutableArray<MatPrint> MatPrints
+    ImmutableArray<MatPrint> MatPrints,
+    ImmutableArray<MakingChoice> Makings,
+    ImmutableArray<StitchFormatChoice> StitchFormats,
+    NumberRange BastingLength,
+    ImmutableArray<CutFormatChoice> CutFormats
 );
+
+/// <summary>A format of cut files.</summary>
+/// <param name="Id">The format.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="About">What it is for, in a few words.</param>
+public sealed record CutFormatChoice(CutFormat Id, string Name, string About);
+
+/// <summary>What may be made of a form.</summary>
+/// <param name="Kind">Its word in requests.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Summary">What it is, in a sentence.</param>
+public sealed record MakingChoice(string Kind, string Name, string Summary);
+
+/// <summary>A format of stitch files.</summary>
+/// <param name="Ending">How its files end.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="About">What it is for, in a sentence.</param>
+public sealed record StitchFormatChoice(string Ending, string Name, string About);
 
 /// <summary>A print that ships with Ullet, to lie on the mat.</summary>
 /// <param name="Id">Names it in documents.</param>
@@ -61,10 +85,10 @@ public sealed record MotifChoice(string Id, string Name, double Length, string P
 public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, string? Topping, string Needle);
 
 /// <summary>A kind of hand step.</summary>
-public sealed record HandChoice(HandKind Id, string Name);
+public sealed record HandChoice(HandKind Id, string Name, string Sentence);
 
 /// <summary>A stage of a method as it is called there.</summary>
-public sealed record StageChoice(StageRole Role, string Name);
+public sealed record StageChoice(StageId Role, string Name);
 
 /// <param name="Name">What it is called.</param>
 /// <param name="Shape">The generator with its usual numbers.</param>
@@ -128,7 +152,7 @@ internal static class ReferenceEndpoints
                 method.Summary,
                 [.. method.Stages.Select(role => new StageChoice(role, method.StageWords(role)))],
                 method.CutsToSize,
-                method.Stages.Contains(StageRole.Placement),
+                method.Stages.Contains(StageId.Placement),
                 method.CutAllowance is null ? "no cut shape"
                     : method.CutsToSize ? "exact piece"
                     : "rough template",
@@ -153,9 +177,9 @@ internal static class ReferenceEndpoints
                 }),
         ],
         [
-            .. Enum.GetValues<HandKind>()
-                .Where(kind => kind is not (HandKind.HoopUp or HandKind.Finish))
-                .Select(kind => new HandChoice(kind, HandWords.Of(kind))),
+            .. HandTable
+                .All.Where(row => row.Kind is not (HandKind.HoopUp or HandKind.Finish))
+                .Select(row => new HandChoice(row.Kind, row.Name, row.Sentence)),
         ],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),
@@ -168,7 +192,11 @@ internal static class ReferenceEndpoints
         Range(StitchRanges.CutAllowance, 0),
         FontShelf.UsualId,
         CutProfiles.All,
-        [new MatPrint("print-allotment", "Allotment print", 280)]
+        [new MatPrint("print-allotment", "Allotment print", 280)],
+        [.. MakingModules.All.Select(making => new MakingChoice(making.Kind, making.Name, making.Summary))],
+        [.. StitchFormats.All.Select(format => new StitchFormatChoice(format.Ending, format.Name, format.About))],
+        Range(StitchRanges.BastingLength, StitchDefaults.BastingLength),
+        [.. CutFormats.All.Select(format => new CutFormatChoice(format.Id, format.Name, format.About))]
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

@@ -1,5 +1,6 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
@@ -14,10 +15,11 @@ internal sealed class ElementDtos(Evaluator evaluator)
     internal ElementDto Build(Element element, Evaluated evaluated)
     {
         var outline = evaluated.Outlines[element.Id];
-        var cloth = element as AppliqueElement;
+        var kind = ElementKinds.Of(element);
+        var cloth = kind is ElementKind.Piece or ElementKind.Lettering ? AppliqueElement.Settings(element) : null;
         var cover = cloth is null ? null : CoverChoice.Of(cloth, evaluated.Project);
-        var inset = cloth is null ? 0 : StageNumbers.TackInset(cloth, evaluated.Project.FindCloth(cloth.ClothId));
-        var holes = (element as Piece)?.Holes ?? [];
+        var inset = cloth is null ? 0 : ClothStages.TackInset(cloth, evaluated.Project.FindCloth(cloth.ClothId));
+        var holes = element.Form.HolesOf();
         var pieces = evaluated.PiecesOf(element.Id).ToList();
         string Moved(double distance) =>
             string.Concat(pieces.Select(piece => PathText.Of(piece.Offset(distance, true).Regions)));
@@ -30,30 +32,26 @@ internal sealed class ElementDtos(Evaluator evaluator)
             );
         return new ElementDto(
             element.Id,
-            element switch
-            {
-                Piece => ElementKind.Piece,
-                Words => ElementKind.Lettering,
-                Zone => ElementKind.Zone,
-                _ => ElementKind.Line,
-            },
+            kind,
             element.Name,
             element.Box,
             element.GroupId,
             element.IsLocked,
             element.IsHidden,
             element.StaysCentred,
-            (element as Piece)?.Shape ?? (element as Zone)?.Shape,
+            kind is ElementKind.Line && element.FormedAs<DrawingForm>() is not null ? null : element.Form.ShapeOf(),
             holes.Length == 1 ? holes[0] : null,
             holes.Length,
             cloth is null ? null : ClothDtoOf(cloth, cover!, inset),
-            element is Words words ? WordsOf(words) : null,
-            (element as StitchedLine)?.Stitching,
+            element.FormedAs<TextForm>() is { } words ? WordsOf(element, words) : null,
+            kind is ElementKind.Line && element.MadeAs<BastingMaking>() is null
+                ? element.SettingsOf<LineMaking>()?.Stitching
+                : null,
             PathText.Of(outline),
-            HasStage(cloth, StageRole.Placement)
+            HasStage(cloth, StageId.Placement)
                 ? string.Concat(pieces.Select(piece => PathText.Of(piece.Outline)))
                 : "",
-            HasStage(cloth, StageRole.TackDown) ? Moved(-inset) : "",
+            HasStage(cloth, StageId.TackDown) ? Moved(-inset) : "",
             string.Concat(pieces.Select(piece => PathText.Of(CoverArea.Of(piece, cover!)))),
             string.Concat(
                 evaluated
@@ -87,11 +85,19 @@ internal sealed class ElementDtos(Evaluator evaluator)
                     .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
                     .Select(other => other.Id),
             ],
-            (element as Zone)?.Role,
-            NumberOf((element as Zone)?.From, evaluated) ?? 0,
-            NumberOf((element as Zone)?.Until, evaluated),
+            element.MadeAs<ZoneMaking>()?.Role,
+            NumberOf(element.MadeAs<ZoneMaking>()?.From, evaluated) ?? 0,
+            NumberOf(element.MadeAs<ZoneMaking>()?.Until, evaluated),
             element.PatternPart is not null,
-            (element as StitchedLine)?.Purpose
+            element.MadeAs<LineMaking>()?.Purpose,
+            MakingModules.Of(element).Kind,
+            element.MadeAs<BastingMaking>() is { } basting
+                ? new BastingDto(
+                    basting.StitchLength ?? StitchDefaults.BastingLength,
+                    basting.ThreadId,
+                    basting.HoldsId
+                )
+                : null
         );
     }
 
@@ -102,7 +108,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             ? at + 1
             : null;
 
-    private static bool HasStage(AppliqueElement? cloth, StageRole role) =>
+    private static bool HasStage(AppliqueElement? cloth, StageId role) =>
         cloth is not null && !cloth.Stages.IsOff(role) && AppliqueMethods.Of(cloth.Method).Stages.Contains(role);
 
     private static ClothDto ClothDtoOf(AppliqueElement cloth, CoverNumbers cover, double inset)
@@ -136,9 +142,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
         );
     }
 
-    private WordsDto WordsOf(Words words)
+    private WordsDto WordsOf(Element element, TextForm words)
     {
-        var height = evaluator.CapHeightOf(words);
+        var height = evaluator.CapHeightOf(element);
         return new WordsDto(
             words.Text,
             words.FontId,
@@ -150,11 +156,11 @@ internal sealed class ElementDtos(Evaluator evaluator)
             words.Spacing,
             words.Slant,
             words.Arc,
-            words.Use,
-            words.Line,
+            LetteringUses.Of(element) ?? LetteringUse.OneByOne,
+            (element.SettingsOf<LineMaking>() ?? new LineMaking()).Stitching,
             [
                 .. evaluator
-                    .LettersOf(words)
+                    .LettersOf(element)
                     .Select(letter =>
                     {
                         var touch = words.TouchOf(letter.Ordinal);

@@ -12,7 +12,7 @@ internal static class FormDtos
 {
     internal static FormDto Of(Element element, Evaluated evaluated, Evaluator evaluator)
     {
-        var own = element is AppliqueElement cloth ? cloth.Stages.Cover.Stretches : [];
+        var own = element.SettingsOf<ClothMaking>()?.Stages.Cover.Stretches ?? [];
         var stretches = evaluator
             .StretchesOf(evaluated, element.Id)
             .Select(stretch =>

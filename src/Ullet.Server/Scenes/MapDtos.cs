@@ -14,7 +14,7 @@ internal static class MapDtos
         var project = evaluated.Project;
         var cloths = evaluated
             .Pieces.Select(piece => piece.Cloth)
-            .Append(project.FindCloth(project.Hooping.GroundClothId)!);
+            .Append(project.FindCloth(project.Hooping.TopClothId)!);
         return Of(StitchMaps.Density(evaluated.Program, cloths.Min(cloth => ClothPreset.Of(cloth).NeedleLimit)));
     }
 
@@ -23,7 +23,7 @@ internal static class MapDtos
             StitchMaps.Coverage([
                 .. evaluated
                     .RunSheet.Steps.OfType<StitchStep>()
-                    .Where(step => step.Stage.Role == StageRole.Cover)
+                    .Where(step => step.Stage.Id == StageId.Cover)
                     .Select(step => (step.Stage, evaluated.Stitches[step.Key])),
             ])
         );

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
+using Ullet.Core.Makings;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Outlines;
@@ -74,11 +75,11 @@ internal sealed class OperationDtos(Evaluator evaluator)
     /// <summary>What the reveal is measured between.</summary>
     private static string Between(Element element, Carve carve, Project project)
     {
-        var own = FinishedEdge.Beyond(element, project);
+        var own = MakingModules.Of(element).Beyond(element, project);
         var theirs = carve
             .SourceIds.Select(project.Find)
             .OfType<Element>()
-            .Max(source => FinishedEdge.Beyond(source, project));
+            .Max(source => MakingModules.Of(source).Beyond(source, project));
         return own + theirs < 0.001
             ? "Measured between bare outlines: nothing is stitched over these edges."
             : $"Measured between finished edges: {own:0.0#} mm of this cover and {theirs:0.0#} mm of theirs are counted in.";

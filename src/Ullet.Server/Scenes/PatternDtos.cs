@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
-using Ullet.Core.Outlines;
+using Ullet.Core.Forms;
 using Ullet.Core.Patterns;
 using Ullet.Core.Projects;
 
@@ -145,13 +145,13 @@ internal static class PatternDtos
     {
         var outlines = new OutlineStation(new Core.Lettering.NoFonts());
         string PathOf(Element element) => PathText.Of(outlines.Compute(element, CancellationToken.None).Whole);
-        bool IsEdge(Element element) => element.Id == plan.ClosingSeamId || element is Piece;
+        bool IsEdge(Element element) => element.Id == plan.ClosingSeamId || element.MadeAs<ClothMaking>() is not null;
         return new PatternDrawingDto(
             plan.Sewn.Width,
             plan.Sewn.Height,
             string.Concat(plan.Elements.Where(IsEdge).Select(PathOf)),
-            string.Concat(plan.Elements.OfType<StitchedLine>().Where(element => !IsEdge(element)).Select(PathOf)),
-            string.Concat(plan.Elements.OfType<Zone>().Where(zone => zone.Until is null).Select(PathOf)),
+            string.Concat(plan.Elements.Where(element => element.MadeAs<LineMaking>() is not null && !IsEdge(element)).Select(PathOf)),
+            string.Concat(plan.Elements.Where(zone => zone.MadeAs<ZoneMaking>() is { Until: null }).Select(PathOf)),
             string.Concat(plan.Places.Select(place => PathText.Of([new Region(Corners(place.Room), [])])))
         );
     }

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -124,7 +123,7 @@ internal sealed class RunSheetDtos(Evaluated evaluated)
             room.Last + 1,
             evaluated.RunSheet.Order.Free.Contains(key),
             evaluated.Project.RunSheet.Of(key)?.IsHeld ?? false,
-            SwitchStep.MayBeOff(steps[at]),
+            steps[at].MayBeOff,
             own?.Id,
             [.. _broken[key].Distinct(StringComparer.Ordinal).Take(MostReasons)],
             [

@@ -3,7 +3,6 @@ using System.Runtime.CompilerServices;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
-using Ullet.Core.Layers;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -58,10 +57,11 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 hooping.Name,
                 hooping.Hoop.FieldWidth,
                 hooping.Hoop.FieldHeight,
-                hooping.GroundClothId,
-                hooping.StabiliserClothId,
+                hooping.TopClothId,
+                hooping.StabiliserClothId ?? hooping.TopClothId,
                 hooping.LineThreadId,
-                hooping.CoverThreadId
+                hooping.CoverThreadId,
+                hooping.GroundClothId is null
             ),
             project.Cloths,
             project.Threads,
@@ -80,7 +80,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 ? new StopsDto(evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together])
                 : null,
             [
-                .. evaluated.Guides.Select(guide => new GuideDto(
+                .. evaluated.Hoopings.Skip(1).Select(guide => new GuideDto(
                     guide.Id,
                     guide.Name,
                     Steps(guide.RunSheet, guide.Program, null),
@@ -119,7 +119,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 StepKind.Hand,
                 hands.Key.OwnerId,
                 hands.OwnerName,
-                HandWords.Of(hands.Kind),
+                HandTable.Of(hands.Kind).Name,
                 hands.Text,
                 hands.Warning,
                 hands.Note,

@@ -62,7 +62,8 @@ public sealed record HoopingDto(
     string GroundClothId,
     string StabiliserClothId,
     string LineThreadId,
-    string CoverThreadId
+    string CoverThreadId,
+    bool IsStabiliserAlone
 );
 
 /// <summary>An upright rectangle, mm.</summary>
@@ -113,6 +114,8 @@ public enum ElementKind
 /// <param name="ZoneUntil">The number of the step with which it goes; null for never.</param>
 /// <param name="IsPatternPart">True for a part of the project's pattern.</param>
 /// <param name="Purpose">What a line is for in the trade's words; null for anything else.</param>
+/// <param name="MadeAs">The word of its making.</param>
+/// <param name="Basting">How basting is sewn; null for anything else.</param>
 public sealed record ElementDto(
     string Id,
     ElementKind Kind,
@@ -148,8 +151,16 @@ public sealed record ElementDto(
     int ZoneFrom,
     int? ZoneUntil,
     bool IsPatternPart,
-    string? Purpose
+    string? Purpose,
+    string MadeAs,
+    BastingDto? Basting
 );
+
+/// <summary>How basting is sewn, and what it holds.</summary>
+/// <param name="StitchLength">mm.</param>
+/// <param name="ThreadId">Null for the hooping's thread of lines.</param>
+/// <param name="HoldsId">The element whose cloth it holds; null for what is hooped.</param>
+public sealed record BastingDto(double StitchLength, string? ThreadId, string? HoldsId);
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>
 public sealed record ClothPathDto(string ClothId, string Path);

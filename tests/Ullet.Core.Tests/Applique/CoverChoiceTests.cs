@@ -50,7 +50,7 @@ public sealed class CoverChoiceTests
             },
             new SetPieceCloth { ElementId = "e1", ClothId = "felt" }
         );
-        var cover = CoverChoice.Of((AppliqueElement)project.Elements[0], project);
+        var cover = CoverChoice.Of(project.Elements[0].Cloth(), project);
         Assert.Equal((4.4, 0.3), (cover.Band.Width, cover.Band.Compensation));
     }
 
@@ -82,7 +82,7 @@ public sealed class CoverChoiceTests
             },
             new SetCoverKind { ElementId = "e1", Kind = CoverKind.Zigzag }
         );
-        var piece = (AppliqueElement)project.Elements[0];
+        var piece = project.Elements[0].Cloth();
         var cover = CoverChoice.Of(piece, project);
         Assert.Equal((CoverKind.Zigzag, 3.0, 1.0), (cover.Kind, cover.Band.Width, cover.Band.Spacing));
         Assert.Equal(("line", CoverKind.Zigzag), (piece.Stages.Cover.ThreadId, project.Habits.CoverKind));
@@ -128,8 +128,8 @@ public sealed class CoverChoiceTests
         Assert.Equal(39.8, window.Area.Single().Bounds().Width, 0.05);
         var cover = evaluated
             .RunSheet.Steps.OfType<StitchStep>()
-            .Single(step => step.Stage.Role == StageRole.Cover)
-            .Stage.Cover;
+            .Single(step => step.Stage.Id == StageId.Cover)
+            .Stage.Cover!.Numbers;
         Assert.Equal((2.1, 1.4), (Math.Round(cover.Outside, 6), Math.Round(cover.Inside, 6)));
     }
 
@@ -143,7 +143,7 @@ public sealed class CoverChoiceTests
                 new SetRun
                 {
                     ElementId = "e1",
-                    Stage = StageRole.TackDown,
+                    Stage = StageId.TackDown,
                     Run = new RunSettings { Kind = kind },
                 }
             );
@@ -178,14 +178,14 @@ public sealed class CoverChoiceTests
             },
             new AddPiece { Shape = new EllipseShape() }
         );
-        var added = (AppliqueElement)project.Elements[1];
+        var added = project.Elements[1].Cloth();
         Assert.Equal((Method.CutBeforehand, Holding.Fused), (added.Method, added.Holding));
         Assert.Equal(
             (CoverKind.Motif, "fern", (double?)null),
             (added.Stages.Cover.Kind, added.Stages.Cover.MotifId, added.Stages.Cover.Width)
         );
         var reset = SampleProject.Apply(project, new ResetStages { ElementId = "e1" });
-        Assert.True(((AppliqueElement)reset.Elements[0]).Stages.IsAsFirstSet);
+        Assert.True(reset.Elements[0].Cloth().Stages.IsAsFirstSet);
     }
 
     [Theory]

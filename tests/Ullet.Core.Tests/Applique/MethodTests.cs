@@ -88,7 +88,7 @@ public sealed class MethodTests
     {
         var shift = AppliqueMethods
             .Of(Method.TrimInTheHoop)
-            .Shift(0.8, SampleProject.With(new HeartShape()).Elements.OfType<Piece>().Single(), new EdgeTolerances());
+            .Shift(0.8, SampleProject.With(new HeartShape()).Elements.Single().Cloth(), new EdgeTolerances());
         Assert.Equal(0.5, shift.Inwards, 9);
         Assert.Equal(0.7, shift.Outwards, 9);
     }
@@ -111,17 +111,17 @@ public sealed class MethodTests
             new SetRun
             {
                 ElementId = "e1",
-                Stage = StageRole.TackDown,
+                Stage = StageId.TackDown,
                 Run = new RunSettings { ThreadId = "cover" },
             }
         );
         var threads = SampleProject
             .Evaluate(project)
             .RunSheet.Steps.OfType<StitchStep>()
-            .ToImmutableDictionary(step => step.Stage.Role, step => step.Stage.ThreadId);
-        Assert.Equal("line", threads[StageRole.Placement]);
-        Assert.Equal("cover", threads[StageRole.TackDown]);
-        Assert.Equal("cover", threads[StageRole.Cover]);
+            .ToImmutableDictionary(step => step.Stage.Id, step => step.Stage.ThreadId);
+        Assert.Equal("line", threads[StageId.Placement]);
+        Assert.Equal("cover", threads[StageId.TackDown]);
+        Assert.Equal("cover", threads[StageId.Cover]);
     }
 
     private static HandWork HandOf(Project project, string name) =>

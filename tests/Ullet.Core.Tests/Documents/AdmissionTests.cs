@@ -10,7 +10,7 @@ public sealed class AdmissionTests
 {
     private static readonly Project Heart = SampleProject.With(new HeartShape());
 
-    private static Piece Only(Project project) => (Piece)project.Elements[0];
+    private static Element Only(Project project) => project.Elements[0];
 
     public static TheoryData<string, string> Broken =>
         new()
@@ -77,7 +77,7 @@ public sealed class AdmissionTests
         var wild = Made("a star of two thousand million points");
         wild = wild with { Cloths = [wild.Cloths[0] with { Colour = "red;" }, .. wild.Cloths.Skip(1)], NextNumber = 0 };
         var read = DocumentReader.Stored(ProjectJson.Write(wild)).Value;
-        Assert.Equal(new StarShape(24, 0.45), Only(read).Shape);
+        Assert.Equal(new StarShape(24, 0.45), Only(read).Form.ShapeOf());
         Assert.Equal("#808080", read.Cloths[0].Colour);
         Assert.True(read.NextNumber > 1);
         Assert.Equal(2, read.Mended.Length);
@@ -117,12 +117,12 @@ public sealed class AdmissionTests
     private static Project Made(string what)
     {
         var piece = Only(Heart);
-        Project With(Piece changed) => Heart.With(changed);
+        Project With(Element changed) => Heart.With(changed);
         return what switch
         {
-            "a polygon of no sides" => With(piece with { Shape = new PolygonShape(0) }),
-            "a star of two thousand million points" => With(piece with { Shape = new StarShape(2_000_000_000) }),
-            "a hole of no width" => With(piece with { Holes = [new PieceHole(new EllipseShape(), 0, 0, 0, 5)] }),
+            "a polygon of no sides" => With(piece with { Form = new ShapeForm(new PolygonShape(0)) }),
+            "a star of two thousand million points" => With(piece with { Form = new ShapeForm(new StarShape(2_000_000_000)) }),
+            "a hole of no width" => With(piece with { Form = piece.Form.WithHoles([new PieceHole(new EllipseShape(), 0, 0, 0, 5)]) }),
             "a colour that is none" => Heart with
             {
                 Cloths = [Heart.Cloths[0] with { Colour = "red;background:url(x)" }, .. Heart.Cloths.Skip(1)],
@@ -146,19 +146,19 @@ public sealed class AdmissionTests
             "a piece two metres away and more" => With(piece with { Box = piece.Box with { X = 2004 } }),
             "the same id twice" => Heart with { Elements = [piece, piece] },
             "an id with a dot" => Heart with { Elements = [piece with { Id = "e.1" }] },
-            "a cloth that is not there" => With(piece with { ClothId = "silk" }),
-            "a drawing without curves" => With(piece with { Shape = new DrawnShape([new DrawnLine(0, 0, [])]) }),
+            "a cloth that is not there" => With(piece with { Making = new ClothMaking { ClothId = "silk" } }),
+            "a drawing without curves" => With(piece with { Form = new DrawingForm(new DrawnShape([new DrawnLine(0, 0, [])])) }),
             "a line sewn a thousand times" => Heart with
             {
                 Elements =
                 [
-                    new StitchedLine
+                    new Element
                     {
                         Id = "e1",
                         Name = "seam",
                         Box = new ElementBox(0, 0, 10, 10, 0),
-                        Line = new DrawnShape(0, 0, [new DrawnCurve(0, 0, 1, 1, 1, 1)]),
-                        Stitching = new LineSettings { Passes = 1000 },
+                        Form = new DrawingForm(new DrawnShape(0, 0, [new DrawnCurve(0, 0, 1, 1, 1, 1)])),
+                        Making = new LineMaking { Stitching = new LineSettings { Passes = 1000 } },
                     },
                 ],
             },

@@ -82,7 +82,8 @@ public sealed class DrawingSorterTests
         Assert.Equal(60, box.Width, 1e-9);
         Assert.Equal(90, box.Height, 1e-9);
         Assert.Equal(0, box.Centre.X, 1e-9);
-        var stem = Assert.IsType<StitchedLine>(project.Elements[3]);
+        var stem = project.Elements[3];
+        Assert.IsType<LineMaking>(stem.Making);
         Assert.Equal((60, 0), (Math.Round(stem.Box.Width, 6), Math.Round(stem.Box.Height, 6)));
         Assert.Single(SampleProject.Evaluate(project).Program.Steps, step => step.Key.OwnerId == stem.Id);
     }

@@ -1,5 +1,6 @@
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Forms;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -23,7 +24,7 @@ public sealed class CoverCarryTests
         );
         var before = Place(project);
         var frozen = SampleProject.Apply(project, new FreezeElement { ElementId = "e1" });
-        var piece = (AppliqueElement)frozen.Elements[0];
+        var piece = frozen.Elements[0].Cloth();
         Assert.Equal((Holding.Fused, 0.4), (piece.Holding, piece.CutAllowance));
         Assert.NotEqual(project.Elements[0].Box.Width, piece.Box.Width);
         Assert.Equal(before.X, Place(frozen).X, 6);
@@ -51,13 +52,13 @@ public sealed class CoverCarryTests
             new SetRun
             {
                 ElementId = "e1",
-                Stage = StageRole.CutGuide,
+                Stage = StageId.CutGuide,
                 Run = new RunSettings { ThreadId = guide },
             }
         );
         var clip = Clip.Of(project, ["e1"], SampleProject.Context).Value;
         var pasted = SampleProject.Apply(SampleProject.Empty(), new PasteElements { Clip = clip });
-        var stages = ((AppliqueElement)pasted.Elements[0]).Stages;
+        var stages = pasted.Elements[0].Cloth().Stages;
         Assert.Equal("marigold", pasted.FindThread(stages.Cover.Stretches.Single().ThreadId)?.Name);
         Assert.Equal("fog", pasted.FindThread(stages.CutGuide.ThreadId)?.Name);
     }
@@ -66,10 +67,19 @@ public sealed class CoverCarryTests
     public void Pasting_NumbersOutOfRange_IsRefused()
     {
         var clip = Clip.Of(Set(), ["e1"], SampleProject.Context).Value;
-        var piece = (Piece)clip.Elements[0];
+        var piece = clip.Elements[0].Cloth();
         var broken = clip with
         {
-            Elements = [piece with { Stages = new StageSettings { Cover = new CoverSettings { Spacing = 1e-6 } } }],
+            Elements = [
+                piece
+                    .With(
+                        piece.Making with
+                        {
+                            Stages = new StageSettings { Cover = new CoverSettings { Spacing = 1e-6 } },
+                        }
+                    )
+                    .Element,
+            ],
         };
         var refusal = SampleProject.Refused(SampleProject.Empty(), new PasteElements { Clip = broken });
         Assert.Equal(("number-out-of-range", "spacing"), (refusal.Code, refusal.Place));
@@ -119,7 +129,7 @@ public sealed class CoverCarryTests
 
     private static Ullet.Core.Geometry.Point Place(Project project)
     {
-        var piece = (AppliqueElement)project.Elements[0];
+        var piece = project.Elements[0].Cloth();
         return BoxFit.OnWall(piece.Box, piece.Stages.Cover.Stretches.Single().At);
     }
 }

@@ -151,7 +151,7 @@ public sealed class EditTests
             new SetHole { ElementId = "e1", Hole = new PieceHole(new EllipseShape(), 6, 4, 12, 12) },
             new PlaceElement { ElementId = "e1", Width = 120 }
         );
-        Assert.Equal(new PieceHole(new EllipseShape(), 12, 4, 24, 12), ((Piece)project.Elements[0]).Holes[0]);
+        Assert.Equal(new PieceHole(new EllipseShape(), 12, 4, 24, 12), project.Elements[0].Form.HolesOf()[0]);
     }
 
     [Fact]
@@ -190,7 +190,7 @@ public sealed class EditTests
         );
         Assert.Equal("Heart copy", project.Elements[1].Name);
         Assert.Equal(5, project.Elements[1].Box.X, 9);
-        Assert.Equal(Method.TrimInTheHoop, ((Piece)project.Elements[0]).Method);
+        Assert.Equal(Method.TrimInTheHoop, project.Elements[0].Cloth().Method);
     }
 
     [Fact]
@@ -201,7 +201,7 @@ public sealed class EditTests
             Cover(new CoverSettings { Width = 4.2 }),
             new SetMethod { ElementId = "e1", Method = Method.CutBeforehand }
         );
-        Assert.Equal(4.2, ((Piece)project.Elements[0]).Stages.Cover.Width);
+        Assert.Equal(4.2, project.Elements[0].Cloth().Stages.Cover.Width);
     }
 
     [Theory]
@@ -220,7 +220,7 @@ public sealed class EditTests
     {
         var project = SampleProject.Apply(SampleProject.Empty(80, 80), new AddPiece { Shape = new HeartShape() });
         Assert.Equal(new ElementBox(0, 0, 40, 40, 0), project.Elements[0].Box);
-        Assert.Equal("beet", ((Piece)project.Elements[0]).ClothId);
+        Assert.Equal("beet", project.Elements[0].Cloth().ClothId);
     }
 
     private static MoveElements Move(string id, double x) =>

@@ -106,7 +106,7 @@ public sealed class NodeEditTests
             }
         );
         var frozen = SampleProject.Apply(project, new FreezeElement { ElementId = "e1" });
-        Assert.Equal([1, 0], frozen.Elements.Cast<Piece>().Select(piece => piece.EdgeTouches.Length));
+        Assert.Equal([1, 0], frozen.Elements.Select(each => each.Cloth()).Select(piece => piece.EdgeTouches.Length));
         var right = SampleProject.Evaluate(frozen).PiecesOf(frozen.Elements[0].Id).Single();
         Assert.Contains(right.Stretches, stretch => stretch.IsByHand && stretch.Middle.X > 29);
     }
@@ -192,7 +192,7 @@ public sealed class NodeEditTests
             SampleProject.Empty(),
             new DrawLine { Line = new DrawnLine(-30, 0, [new(-30, 0, 0, 20, 0, 20), new(0, 20, 30, 0, 30, 0)]) }
         );
-        Assert.IsType<StitchedLine>(project.Elements[0]);
+        project.Elements[0].Line();
         var split = SampleProject.Apply(project, new SplitLine { ElementId = "e1", Node = new(0, 1) });
         Assert.Equal([2, 2], Lines(split).Select(line => line.Nodes.Length));
         var joined = SampleProject.Apply(
@@ -315,12 +315,12 @@ public sealed class NodeEditTests
                 new[] { (30 * Math.Cos(i * Math.PI / 100)) + Tremor(), (30 * Math.Sin(i * Math.PI / 100)) + Tremor() }
             );
         var drawn = SampleProject.Apply(SampleProject.Empty(), new DrawFreehand { Points = [.. circle] });
-        Assert.IsType<Piece>(drawn.Elements[0]);
+        drawn.Elements[0].Cloth();
         Assert.InRange(Lines(drawn)[0].Nodes.Length, 2, 14);
         Assert.Equal(Math.PI * 900, AreaOf(drawn), 60.0);
         var angle = Enumerable.Range(0, 61).SelectMany(i => i <= 30 ? new double[] { -30 + i, i } : [i - 30, 60 - i]);
         var bent = SampleProject.Apply(SampleProject.Empty(), new DrawFreehand { Points = [.. angle] });
-        Assert.IsType<StitchedLine>(bent.Elements[0]);
+        bent.Elements[0].Line();
         Assert.Contains(Lines(bent)[0].Nodes, node => node.At.DistanceTo(new Point(0, 30)) < 1);
         Assert.Equal(
             "drawing-broken",

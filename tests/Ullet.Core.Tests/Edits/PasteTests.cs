@@ -41,11 +41,12 @@ public sealed class PasteTests
         Assert.Equal(pasted.Elements.Length, pasted.Elements.Select(element => element.Id).Distinct().Count());
         Assert.Equal(into.Cloths.Length + 1, pasted.Cloths.Length);
         Assert.Equal(into.Threads.Length, pasted.Threads.Length);
-        var (leaf, words) = ((Piece)pasted.Elements[1], (Words)pasted.Elements[2]);
+        var (leaf, words) = (pasted.Elements[1].Cloth(), pasted.Elements[2].Cloth());
+        Assert.IsType<TextForm>(words.Element.Form);
         Assert.Equal("beet", leaf.ClothId);
         Assert.Equal("pond dots", pasted.FindCloth(words.ClothId)!.Name);
         Assert.Equal("cover", words.Stages.Cover.ThreadId);
-        Assert.Equal(leaf.GroupId, words.GroupId);
+        Assert.Equal(leaf.Element.GroupId, words.Element.GroupId);
         Assert.Equal(From.Find("e3")!.Box.X + DuplicateElements.Aside, words.Box.X, 1e-9);
         // The same sewing comes out of it.
         Assert.Equal(
@@ -65,8 +66,8 @@ public sealed class PasteTests
             SampleProject.Refused(SampleProject.Empty(), new PasteElements { Clip = broken }).Code;
         Assert.Equal("clip-empty", Code(clip with { Elements = [] }));
         Assert.Equal("cloth-unknown", Code(clip with { Cloths = [] }));
-        var words = (Words)clip.Elements[0];
-        Assert.Equal("font-unknown", Code(clip with { Elements = [words with { FontId = "gone" }] }));
+        var words = clip.Elements[0];
+        Assert.Equal("font-unknown", Code(clip with { Elements = [words with { Form = words.Words() with { FontId = "gone" } }] }));
         Assert.Equal(
             "number-out-of-range",
             Code(clip with { Elements = [words with { Box = words.Box with { Width = double.NaN } }] })
@@ -91,9 +92,9 @@ public sealed class PasteTests
         var (ring, bar) = (together.Elements[0], together.Elements[1]);
         Assert.Equal([bar.Id], Assert.Single(ring.Operations).Sources);
         var alone = Clip.Of(carved, ["e1"], SampleProject.Context).Value;
-        var frozen = Assert.IsType<Piece>(Assert.Single(alone.Elements));
+        var frozen = Assert.Single(alone.Elements);
         Assert.Empty(frozen.Operations);
-        Assert.Equal(2, ShapeContours.Outline(frozen.Shape, frozen.Box.Width, frozen.Box.Height).Parts.Length);
+        Assert.Equal(2, ShapeContours.Outline(frozen.Form.ShapeOf()!, frozen.Box.Width, frozen.Box.Height).Parts.Length);
     }
 
     [Fact]

@@ -149,11 +149,11 @@ public sealed class WordsEditTests
             },
             new SetText { ElementId = "e1", Text = "Rowena" }
         );
-        var touch = Assert.Single(((Words)project.Elements[0]).Touches);
+        var touch = Assert.Single(project.Elements[0].Words().Touches);
         Assert.Equal(2, touch.Index);
         Assert.Equal(0.1, touch.Y, 1e-9);
         project = SampleProject.Apply(project, new SetLettering { ElementId = "e1", CapHeight = 100 });
-        Assert.Equal(0.1, ((Words)project.Elements[0]).Touches[0].Y, 1e-9);
+        Assert.Equal(0.1, project.Elements[0].Words().Touches[0].Y, 1e-9);
     }
 
     [Fact]
@@ -182,7 +182,7 @@ public sealed class WordsEditTests
                 ByX = 3,
             }
         );
-        var touch = Assert.Single(((Words)project.Elements[0]).Touches);
+        var touch = Assert.Single(project.Elements[0].Words().Touches);
         Assert.Equal((0.1, -0.02), (Math.Round(touch.X, 9), Math.Round(touch.Y, 9)));
     }
 
@@ -206,7 +206,7 @@ public sealed class WordsEditTests
                 AndAllAfter = true,
             }
         );
-        Assert.Equal([1, 2, 3], ((Words)project.Elements[0]).Touches.Select(touch => touch.Index));
+        Assert.Equal([1, 2, 3], project.Elements[0].Words().Touches.Select(touch => touch.Index));
         project = SampleProject.Apply(
             project,
             new TouchLetter
@@ -216,7 +216,7 @@ public sealed class WordsEditTests
                 Reset = true,
             }
         );
-        Assert.Equal([1, 3], ((Words)project.Elements[0]).Touches.Select(touch => touch.Index));
+        Assert.Equal([1, 3], project.Elements[0].Words().Touches.Select(touch => touch.Index));
     }
 
     [Fact]

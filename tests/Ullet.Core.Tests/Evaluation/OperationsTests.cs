@@ -1,5 +1,6 @@
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;

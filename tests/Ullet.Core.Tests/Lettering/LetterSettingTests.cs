@@ -130,24 +130,16 @@ public sealed class LetterSettingTests
         return new(points.Average(point => point.X), points.Average(point => point.Y));
     }
 
-    private static List<double> Gaps(Words words)
+    private static List<double> Gaps(TextForm words)
     {
         var boxes = Set(words).Letters.Select(letter => letter.Outline.Bounds()).ToList();
         return [.. boxes.Skip(1).Select((box, i) => box.MinX - boxes[i].MaxX)];
     }
 
-    private static LaidText Set(Words words) => new LetterSetting().Set(words, new BlockFonts().Find("block")!);
+    private static LaidText Set(TextForm words) => new LetterSetting().Set(words, new BlockFonts().Find("block")!);
 
     private static bool Near(double a, double b) => Math.Abs(a - b) < 1e-9;
 
-    private static Words Words(string text) =>
-        new()
-        {
-            Id = "e1",
-            Name = text,
-            ClothId = "beet",
-            FontId = "block",
-            Box = new ElementBox(0, 0, 10, 10, 0),
-            Text = text,
-        };
+    private static TextForm Words(string text) =>
+        new() { FontId = "block", Text = text };
 }

@@ -140,7 +140,7 @@ public sealed class MapsTests
         [
             .. evaluated
                 .RunSheet.Steps.OfType<StitchStep>()
-                .Where(step => step.Stage.Role == StageRole.Cover)
+                .Where(step => step.Stage.Id == StageId.Cover)
                 .Select(step => (step.Stage, evaluated.Stitches[step.Key])),
         ];
 }

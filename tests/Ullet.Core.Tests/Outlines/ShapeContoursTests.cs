@@ -1,3 +1,4 @@
+using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
@@ -71,14 +72,13 @@ public sealed class ShapeContoursTests
     [Fact]
     public void Station_TurnsAndMovesTheShapeWithItsHole()
     {
-        var piece = new Piece
+        var piece = new Element
         {
             Id = "e1",
             Name = "Bar",
-            ClothId = "c",
-            Shape = new RectangleShape(),
             Box = new ElementBox(10, 5, 40, 20, 90),
-            Holes = [new PieceHole(new EllipseShape(), 10, 0, 6, 6)],
+            Form = new ShapeForm(new RectangleShape()) { Holes = [new PieceHole(new EllipseShape(), 10, 0, 6, 6)] },
+            Making = new ClothMaking { ClothId = "c" },
         };
         var outline = new OutlineStation(new NoFonts()).Compute(piece, TestContext.Current.CancellationToken).Whole;
         Assert.Equal(20, outline.Bounds().Width, 1e-6);

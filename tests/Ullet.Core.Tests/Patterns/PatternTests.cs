@@ -43,7 +43,7 @@ public sealed class PatternTests
             PatternShelf.PlanOf(PatternSamples.Make("zip-pouch"))!,
             PatternShelf.PlanOf(PatternSamples.Make("zip-pouch", ("width", 240), ("height", 180)))!
         );
-        static StitchedLine Line(PatternPlan plan, string id) => (StitchedLine)plan.Elements.First(e => e.Id == id);
+        static Element Line(PatternPlan plan, string id) => plan.Elements.First(e => e.Id == id);
         foreach (var (plan, width, height) in new[] { (small, 180, 120), (large, 240, 180) })
         {
             var seam = Line(plan, "p-closing-seam").Box;
@@ -51,7 +51,7 @@ public sealed class PatternTests
             Assert.Equal(30, Line(plan, "p-zip-place").Box.Height);
             Assert.Equal(14, Line(plan, "p-lining-seam").Box.Height);
             Assert.Equal(width + 26, plan.Cloths.First(need => need.Use == "back").Width);
-            Assert.Equal(2, Line(plan, "p-closing-seam").Stitching.Passes);
+            Assert.Equal(2, Line(plan, "p-closing-seam").Line().Stitching.Passes);
         }
     }
 
@@ -61,10 +61,10 @@ public sealed class PatternTests
         var steps = Keys(PatternSamples.Make("zip-pouch"));
         Assert.True(steps.IndexOf("p-zip-ends.line.0") < steps.IndexOf("p.open-zip.0"));
         Assert.True(steps.IndexOf("p.open-zip.0") < steps.IndexOf("p.lay-back.0"));
-        var zones = PatternSamples.Make("zip-pouch").Elements.OfType<Zone>().ToList();
-        Assert.Equal("p.open-zip.0", zones.First(zone => zone.Id == "p-slider-shut").Until.ToString());
+        var zones = PatternSamples.Make("zip-pouch").Elements.Where(element => element.Making is ZoneMaking).ToList();
+        Assert.Equal("p.open-zip.0", zones.First(zone => zone.Id == "p-slider-shut").Zone().Until.ToString());
         var open = zones.First(zone => zone.Id == "p-slider-open");
-        Assert.Equal("p.open-zip.0", open.From.ToString());
+        Assert.Equal("p.open-zip.0", open.Zone().From.ToString());
         // Half to two thirds of the opening, and inside the seam.
         Assert.InRange((90 - open.Box.X) / 180, 0.5, 2 / 3.0);
     }
@@ -106,7 +106,7 @@ public sealed class PatternTests
             },
             PatternSamples.Use("zip-pouch", ("height", 160))
         );
-        Assert.Equal(("cover", 3.0), (Seam(project).Stitching.ThreadId, Seam(project).Stitching.StitchLength));
+        Assert.Equal(("cover", 3.0), (Seam(project).Line().Stitching.ThreadId, Seam(project).Line().Stitching.StitchLength));
         // The panel's middle moved with the zip: the heart stays where it is on its panel.
         var before = PatternShelf.PlanOf(PatternSamples.Make("zip-pouch"))!.Panels[0];
         var after = PatternShelf.PlanOf(project)!.Panels[0];
@@ -116,7 +116,7 @@ public sealed class PatternTests
         Assert.Equal(160, project.Find("p-closing-seam")!.Box.Height);
         Assert.Equal("p-zip-place.line.0", Keys(project)[1]);
 
-        static StitchedLine Seam(Project project) => (StitchedLine)project.Find("p-front-seam")!;
+        static Element Seam(Project project) => project.Find("p-front-seam")!;
         static Point Middle(PatternPanel panel) => Box.Of(panel.Area[0].Shell.Points).Centre;
     }
 
@@ -131,8 +131,8 @@ public sealed class PatternTests
         );
         var ids = project.Elements.Select(element => element.Id).ToList();
         Assert.Equal(ids.Count, ids.Distinct().Count());
-        Assert.Contains(project.Elements, element => element is Piece { Name: "Leaf copy", PatternPart: null });
-        Assert.DoesNotContain(project.Elements, element => element is Words);
+        Assert.Contains(project.Elements, element => element is { Making: ClothMaking, Name: "Leaf copy", PatternPart: null });
+        Assert.DoesNotContain(project.Elements, element => element.Form is TextForm);
         Assert.NotNull(project.Find("p-name"));
         AssertSewable("frozen", project);
     }
@@ -145,8 +145,8 @@ public sealed class PatternTests
             new ReshapePiece { ElementId = "p-motif", Shape = new PolygonShape(5) },
             PatternSamples.Use("mug-rug", ("width", 200))
         );
-        Assert.IsType<PolygonShape>(((Piece)reshaped.Find("p-motif")!).Shape);
-        var other = (Piece)PatternSamples.Filled(reshaped, "motif", "Star").Find("p-motif")!;
+        Assert.IsType<PolygonShape>(reshaped.Find("p-motif")!.Form.ShapeOf());
+        var other = PatternSamples.Filled(reshaped, "motif", "Star").Find("p-motif")!.Cloth();
         Assert.Equal(("Star", "p-straw"), (other.Name, other.ClothId));
     }
 
@@ -158,7 +158,7 @@ public sealed class PatternTests
             new SetText { ElementId = "p-name", Text = "Bo" },
             PatternSamples.Use("zip-pouch", ("width", 200))
         );
-        Assert.Equal(("Bo", "Bo"), (((Words)project.Find("p-name")!).Text, project.Pattern!.TextOf("name")));
+        Assert.Equal(("Bo", "Bo"), (project.Find("p-name")!.Words().Text, project.Pattern!.TextOf("name")));
     }
 
     [Fact]
@@ -210,7 +210,7 @@ public sealed class PatternTests
                 .Evaluate(project)
                 .RunSheet.Steps.Count(step => step.OwnerId is "p" or "p-patch" or "p-backing-tack");
         Assert.Equal(Own(one), Own(six));
-        Assert.Equal(6, six.Elements.OfType<Words>().Count());
+        Assert.Equal(6, six.Elements.Count(element => element.Form is TextForm));
         AssertSewable("six patches", six);
     }
 

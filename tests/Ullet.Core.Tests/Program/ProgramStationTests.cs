@@ -100,7 +100,7 @@ public sealed class ProgramStationTests
             new SetRun
             {
                 ElementId = "e1",
-                Stage = StageRole.TackDown,
+                Stage = StageId.TackDown,
                 Run = new RunSettings { Off = true },
             }
         );

@@ -26,7 +26,7 @@ public sealed class ProjectJsonTests
         var written = ProjectJson.Write(project);
         var read = ProjectJson.Read(written).Value;
         Assert.Equal(Encoding.UTF8.GetString(written), Encoding.UTF8.GetString(ProjectJson.Write(read)));
-        Assert.Equal(4, ((Piece)read.Elements[0]).Stages.Cover.Width);
+        Assert.Equal(4, read.Elements[0].Cloth().Stages.Cover.Width);
         Assert.Equal("dots up", read.RunSheet.Of(new StepKey("e1", "lay", 0))?.Note);
     }
 
@@ -36,8 +36,8 @@ public sealed class ProjectJsonTests
         var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-1.json"));
         var project = ProjectJson.Read(golden).Value;
         Assert.Equal("Bean row marker", project.Title);
-        var piece = Assert.IsType<Piece>(Assert.Single(project.Elements));
-        Assert.Equal(new RectangleShape(3), piece.Shape);
+        var piece = Assert.Single(project.Elements).Cloth();
+        Assert.Equal(new RectangleShape(3), piece.Element.Form.ShapeOf());
         Assert.Equal(Method.CutBeforehand, piece.Method);
         Assert.Equal(2.5, piece.Stages.Cover.Width);
     }
@@ -47,14 +47,14 @@ public sealed class ProjectJsonTests
     {
         var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-2.json"));
         var project = ProjectJson.Read(golden).Value;
-        var words = Assert.IsType<Words>(project.Elements[0]);
-        Assert.Equal(("Bed\n4", "block", LetteringUse.OnePiece), (words.Text, words.FontId, words.Use));
+        var words = project.Elements[0].Words();
+        Assert.Equal(("Bed\n4", "block", LetteringUse.OnePiece), (words.Text, words.FontId, LetteringUses.Of(project.Elements[0])));
         Assert.Equal(new LetterTouch(2) { Y = 0.1, Scale = 1.2 }, Assert.Single(words.Touches));
-        Assert.Equal(12, words.Box.Skew);
-        var line = Assert.IsType<StitchedLine>(project.Elements[1]);
-        Assert.Equal((LineKind.Bean, "g4", true), (line.Stitching.Kind, line.GroupId, line.IsLocked));
+        Assert.Equal(12, project.Elements[0].Box.Skew);
+        var line = project.Elements[1].Line();
+        Assert.Equal((LineKind.Bean, "g4", true), (line.Stitching.Kind, project.Elements[1].GroupId, project.Elements[1].IsLocked));
         Assert.Equal(new ClothSwatch("aa11", 80), project.Cloths[2].Swatch);
-        Assert.Equal(60, Assert.Single(Assert.Single(line.Line.Lines).Curves).X);
+        Assert.Equal(60, Assert.Single(Assert.Single(project.Elements[1].FormedAs<DrawingForm>()!.Drawing.Lines).Curves).X);
     }
 
     [Fact]
@@ -79,11 +79,11 @@ public sealed class ProjectJsonTests
         Assert.Equal(3.5, ((Carve)project.Elements[0].Operations[0]).Reveal);
         Assert.True(project.Elements[0].Operations[2].IsMuted);
         Assert.True(project.Elements[2].IsConstruction);
-        Assert.Equal(NodeKind.Symmetric, ((DrawnShape)((Piece)project.Elements[3]).Shape).Lines[0].Curves[0].Node);
-        Assert.Equal(new EdgeTouch(new Spot(0.5, 0), true), Assert.Single(((Piece)project.Elements[3]).EdgeTouches));
+        Assert.Equal(NodeKind.Symmetric, ((DrawnShape)project.Elements[3].Form.ShapeOf()!).Lines[0].Curves[0].Node);
+        Assert.Equal(new EdgeTouch(new Spot(0.5, 0), true), Assert.Single(project.Elements[3].Cloth().EdgeTouches));
         Assert.Equal(
             (StitchOrder.OneByOne, Holding.Taped),
-            (project.RunSheet.Order, ((Piece)project.Elements[3]).Holding)
+            (project.RunSheet.Order, project.Elements[3].Cloth().Holding)
         );
     }
 
@@ -94,7 +94,7 @@ public sealed class ProjectJsonTests
         var project = ProjectJson.Read(golden).Value;
         Assert.Equal(StitchOrder.Together, project.RunSheet.Order);
         Assert.Equal((Method.RawEdge, CoverKind.Motif), (project.Habits.Method, project.Habits.CoverKind));
-        var piece = (Piece)project.Elements[0];
+        var piece = project.Elements[0].Cloth();
         Assert.Equal((Method.MarkedOnCloth, Holding.Fused, 0.4), (piece.Method, piece.Holding, piece.CutAllowance));
         Assert.Equal(TackKind.Zigzag, piece.Stages.TackDown.Kind);
         var cover = piece.Stages.Cover;
@@ -117,17 +117,17 @@ public sealed class ProjectJsonTests
             ("zip-pouch", 200, "Rowan"),
             (project.Pattern!.PatternId, project.Pattern.NumberOf("width"), project.Pattern.TextOf("name"))
         );
-        var zone = Assert.IsType<Zone>(project.Elements[1]);
+        var zone = project.Elements[1].Zone();
         Assert.Equal((ZoneRole.KeepClear, "p.open-zip.0"), (zone.Role, zone.Until.ToString()));
         Assert.Equal(
             ("tack-down", 2),
-            (((StitchedLine)project.Elements[0]).Purpose, ((StitchedLine)project.Elements[0]).Stitching.Passes)
+            (project.Elements[0].Line().Purpose, project.Elements[0].Line().Stitching.Passes)
         );
         Assert.True(project.RunSheet.Of(new StepKey("p-zip-tack", "line", 0))!.IsHeld);
         Assert.Equal(HandKind.LayBehind, Assert.Single(project.RunSheet.Hands).Kind);
         // The list of mirrored cloths became the way in which each lies; nothing else of the file is lost.
         Assert.Empty(project.Cut.Cloths);
-        Assert.Equal(6, (int)JsonNode.Parse(ProjectJson.Write(project))!["schemaVersion"]!);
+        Assert.Equal(7, (int)JsonNode.Parse(ProjectJson.Write(project))!["schemaVersion"]!);
     }
 
     [Fact]
@@ -155,11 +155,34 @@ public sealed class ProjectJsonTests
         Assert.Equal((BladeKind.Rotary, 2.1), (cut.Profile!.Blade, cut.Profile.Depth));
         Assert.Equal((0.15, null, 1.2), (cut.Tolerances.Cutting, cut.Tolerances.Laying, cut.Tolerances.TrimMost));
         Assert.Equal("print-allotment", cut.Photo!.Picture);
-        // Nothing of the file is lost when it is written again.
+    }
+
+    [Fact]
+    public void Read_OfTheGoldenFileOfSchema7_LosesNothing()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-7.json"));
+        var project = ProjectJson.Read(golden).Value;
+        Assert.Equal(
+            [typeof(ClothMaking), typeof(LineMaking), typeof(ZoneMaking), typeof(ConstructionMaking), typeof(LineMaking)],
+            project.Elements.Select(element => element.Making.GetType())
+        );
+        Assert.Equal(3, project.Elements[0].SettingsOf<LineMaking>()!.Stitching.Passes);
+        Assert.Equal("stab", Assert.Single(project.Hoopings).TopClothId);
+        Assert.Equal(200, Assert.Single(project.HoopingChoices).Hoop!.FieldWidth);
         Assert.Equal(
             JsonNode.Parse(golden)!.ToJsonString(),
             JsonNode.Parse(ProjectJson.Write(project))!.ToJsonString()
         );
+    }
+
+    [Fact]
+    public void Read_OfSchema6_KeepsWhatWordsAndConstructionShapesWere()
+    {
+        var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-3.json"));
+        var shape = ProjectJson.Read(golden).Value.Elements[2];
+        Assert.IsType<ConstructionMaking>(shape.Making);
+        Assert.NotNull(shape.SettingsOf<ClothMaking>());
+        Assert.Equal("e3", shape.Id);
     }
 
     [Theory]
@@ -180,7 +203,7 @@ public sealed class ProjectJsonTests
     public void Read_OfCoverNumbersOutOfRange_RefusesWithASentence()
     {
         var refusal = DocumentReader
-            .Brought(Changed(json => json["elements"]![0]!["stages"]!["cover"]!["spacing"] = 0.0001))
+            .Brought(Changed(json => json["elements"]![0]!["making"]!["stages"]!["cover"]!["spacing"] = 0.0001))
             .Refusal;
         Assert.Equal("project-broken", refusal?.Code);
         Assert.Contains("spacing", refusal!.Words, StringComparison.OrdinalIgnoreCase);
@@ -218,11 +241,11 @@ public sealed class ProjectJsonTests
             { "no version", "{\"title\":\"x\"}" },
             { "a missing part", "{\"schemaVersion\":1,\"title\":\"x\"}" },
             { "a null title", Text(json => json["title"] = null) },
-            { "an unknown cloth", Text(json => json["elements"]![0]!["clothId"] = "silk") },
-            { "an unknown ground", Text(json => json["hooping"]!["groundClothId"] = "silk") },
-            { "an unknown thread", Text(json => json["hooping"]!["coverThreadId"] = "gold") },
+            { "an unknown cloth", Text(json => json["elements"]![0]!["making"]!["clothId"] = "silk") },
+            { "an unknown ground", Text(json => json["hoopings"]![0]!["groundClothId"] = "silk") },
+            { "an unknown thread", Text(json => json["hoopings"]![0]!["coverThreadId"] = "gold") },
             { "an absurd size", Text(json => json["elements"]![0]!["box"]!["width"] = 1e9) },
-            { "an unknown kind", Text(json => json["elements"]![0]!["kind"] = "balloon") },
+            { "an unknown kind", Text(json => json["elements"]![0]!["making"]!["kind"] = "balloon") },
             { "a number as text", Text(json => json["elements"]![0]!["box"]!["width"] = "60") },
         };
 

@@ -198,7 +198,7 @@ public sealed class OrderRulesTests
         var method = AppliqueMethods
             .Of(piece.Part.Element.Method)
             .Acts(piece)
-            .Select(act => act is StageAct stage ? StageNumbers.StageName(stage.Role) : ((HandAct)act).Work.Name)
+            .Select(act => act is StageAct stage ? StageTable.Of(stage.Id).Key : ((HandAct)act).Work.Name)
             .Select(stage => new StepKey(id, stage, ordinal))
             .Where(keys.Contains)
             .ToList();

@@ -131,22 +131,22 @@ public sealed class OrderTests
             SampleProject.Add(new EllipseShape(), 30, 30, Method.MarkedOnCloth, "felt")
         );
         var evaluated = SampleProject.Evaluate(project);
-        Assert.Equal(["guide-beet", "guide-felt"], evaluated.Guides.Select(guide => guide.Id));
-        var beet = evaluated.Guides[0].Program;
+        Assert.Equal(["guide-beet", "guide-felt"], evaluated.Hoopings.Skip(1).Select(output => output.Id));
+        var beet = evaluated.Hoopings[1].Program;
         Assert.Equal(["cut guide", "cut guide"], beet.Steps.OfType<ProgramStitches>().Select(step => step.Role));
         Assert.Equal(1, beet.StopCount);
         Assert.Equal(HandKind.CutOut, ((ProgramHands)beet.Steps[^1]).Kind);
         Assert.DoesNotContain(evaluated.Program.Steps.OfType<ProgramStitches>(), step => step.Role == "cut guide");
-        Assert.Same(beet, evaluated.ProgramOf("guide-beet"));
-        Assert.Null(evaluated.ProgramOf("guide-linen"));
+        Assert.Same(beet, evaluated.HoopingOf("guide-beet")?.Program);
+        Assert.Null(evaluated.HoopingOf("guide-linen"));
         Assert.Empty(evaluated.Sheets);
         var off = new SetRun
         {
             ElementId = "e3",
-            Stage = StageRole.CutGuide,
+            Stage = StageId.CutGuide,
             Run = new RunSettings { Off = true },
         };
-        Assert.Single(SampleProject.Evaluate(SampleProject.Apply(project, off)).Guides);
+        Assert.Equal(2, SampleProject.Evaluate(SampleProject.Apply(project, off)).Hoopings.Length);
     }
 
     [Fact]

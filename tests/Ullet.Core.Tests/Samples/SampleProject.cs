@@ -60,7 +60,7 @@ internal static class SampleProject
                     Colour = "#6b1b3a",
                 },
             ],
-            Hooping = new Hooping
+            Hoopings = [new Hooping
             {
                 Id = "h1",
                 Name = "Front",
@@ -69,7 +69,7 @@ internal static class SampleProject
                 StabiliserClothId = "stab",
                 LineThreadId = "line",
                 CoverThreadId = "cover",
-            },
+            }],
         };
 
     internal static Project With(

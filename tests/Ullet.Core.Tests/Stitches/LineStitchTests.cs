@@ -79,7 +79,7 @@ public sealed class LineStitchTests
     {
         var project = SampleProject.With(new HeartShape());
         Assert.Equal(
-            "element-unknown",
+            "element-unfit",
             SampleProject.Refused(project, new SetLine { ElementId = "e1", Line = new LineSettings() }).Code
         );
     }

@@ -204,12 +204,8 @@ public sealed class FontTests
 
     private static LaidText Lay(string text, string font) =>
         DemoWork.Context.Evaluator.Lay(
-            new Words
+            new TextForm
             {
-                Id = "",
-                Name = "",
-                ClothId = "",
-                Box = new ElementBox(0, 0, 1, 1, 0),
                 Text = text,
                 FontId = font,
             }

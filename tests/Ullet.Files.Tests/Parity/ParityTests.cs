@@ -13,12 +13,7 @@ public sealed class ParityTests
     private static readonly string Folder = Path.Combine(Root(), "tests", "recorded", "0.6");
 
     public static TheoryData<string> Names =>
-        [
-            .. Directory
-                .EnumerateFiles(Folder, "*.ullet")
-                .Select(file => Path.GetFileNameWithoutExtension(file)!)
-                .Order(),
-        ];
+        [.. Directory.EnumerateFiles(Folder, "*.ullet").Select(file => Path.GetFileNameWithoutExtension(file)!).Order()];
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -60,7 +55,7 @@ public sealed class ParityTests
         }
     }
 
-    private static string Root()
+    internal static string Root()
     {
         var folder = AppContext.BaseDirectory;
         while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))

@@ -30,9 +30,7 @@ internal sealed record RecordedWork(
         );
 
     private static IEnumerable<(string Hooping, StitchProgram Program)> Programs(Evaluated evaluated) =>
-        evaluated
-            .Guides.Select(guide => (guide.Id, guide.Program))
-            .Prepend((evaluated.Project.Hooping.Id, evaluated.Program));
+        evaluated.Hoopings.Select(output => (output.Id, output.Program));
 
     private static IEnumerable<KeyValuePair<string, string>> StepsOf((string Hooping, StitchProgram Program) of)
     {

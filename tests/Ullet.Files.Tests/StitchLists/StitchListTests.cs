@@ -152,6 +152,10 @@ public sealed class StitchListTests
         {
             { "another format", Replaced("ullet-stitch-list 2", "G21 G90"), "stitch-list-foreign" },
             { "a newer version", Replaced("ullet-stitch-list 2", "ullet-stitch-list 7"), "stitch-list-newer" },
+            { "version nought", Replaced("ullet-stitch-list 2", "ullet-stitch-list 0"), "stitch-list-broken" },
+            { "a version below nought", Replaced("ullet-stitch-list 2", "ullet-stitch-list -3"), "stitch-list-broken" },
+            { "a word after stop", Replaced("\nstop\n", "\nstop here\n"), "stitch-list-broken" },
+            { "three numbers in a place", Replaced("area ", "area 1,2,3 "), "stitch-list-broken" },
             { "inches", Replaced("units mm", "units inch"), "stitch-list-broken" },
             { "no field", Replaced("field 130 180", "field 0 180"), "stitch-list-broken" },
             { "a thread that is not there", Replaced("thread 1 block 1", "thread 9 block 1"), "stitch-list-broken" },
@@ -202,7 +206,7 @@ public sealed class StitchListTests
         example = example[..example.IndexOf("```", StringComparison.Ordinal)];
         var program = StitchListReader.Read(Encoding.UTF8.GetBytes(example)).Value;
         Assert.Equal("Seed tin label", program.Title);
-        Assert.Equal((2, 7, 1), (program.Steps.Length, program.StitchCount, program.StopCount));
+        Assert.Equal((2, 11, 1), (program.Steps.Length, program.StitchCount, program.StopCount));
     }
 
     private static string Whole() => Encoding.UTF8.GetString(StitchListExport.Make(DemoWork.Patch.Program));

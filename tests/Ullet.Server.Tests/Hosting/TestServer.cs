@@ -9,6 +9,9 @@ namespace Ullet.Server.Tests.Hosting;
 /// <summary>The server in memory, with demo data in a folder of its own.</summary>
 public sealed class TestServer : IDisposable
 {
+    /// <summary>A data folder with the demo in it, made once; every server begins with a copy.</summary>
+    private static readonly Lazy<string> Prepared = new(Prepare);
+
     private readonly WebApplicationFactory<Program> _factory;
 
     public TestServer()
@@ -18,9 +21,11 @@ public sealed class TestServer : IDisposable
     internal TestServer(Action<IServiceCollection> change)
     {
         DataFolder = Directory.CreateTempSubdirectory("ullet-test-").FullName;
-        _factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
-            host.UseSetting("data", DataFolder).UseSetting("demo", "true").ConfigureServices(change)
-        );
+        foreach (var file in Directory.EnumerateFiles(Prepared.Value, "*.db"))
+        {
+            File.Copy(file, Path.Combine(DataFolder, Path.GetFileName(file)));
+        }
+        _factory = Begun(DataFolder, change);
         Client = _factory.CreateClient();
     }
 
@@ -35,6 +40,20 @@ public sealed class TestServer : IDisposable
         Client.Dispose();
         _factory.Dispose();
         Directory.Delete(DataFolder, recursive: true);
+    }
+
+    private static WebApplicationFactory<Program> Begun(string data, Action<IServiceCollection> change) =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
+            host.UseSetting("data", data).UseSetting("demo", "true").ConfigureServices(change)
+        );
+
+    private static string Prepare()
+    {
+        var data = Directory.CreateTempSubdirectory("ullet-prepared-").FullName;
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(data, recursive: true);
+        using var server = Begun(data, _ => { });
+        server.CreateClient().Dispose();
+        return data;
     }
 
     internal async Task<JsonNode> Get(string path) => (await Client.GetFromJsonAsync<JsonNode>(path))!;

@@ -1,4 +1,3 @@
-using Ullet.Core.Applique;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;
@@ -16,12 +15,11 @@ internal sealed class MethodRule : IOrderRule
             {
                 Budget.Spend();
                 var (before, after) = (unit.Acts[i - 1].Step, unit.Acts[i].Step);
-                var method = unit.Work is { } work ? AppliqueMethods.Of(work.Part.Element.Method).Name : "this line";
                 yield return new Precedence(
                     before.Key,
                     after.Key,
                     Name,
-                    $"\"{StepNames.Of(before)}\" comes before \"{StepNames.Of(after)}\": that is how \"{method}\" works."
+                    $"\"{StepNames.Of(before)}\" comes before \"{StepNames.Of(after)}\": that is how \"{unit.Way}\" works."
                 );
             }
         }

@@ -1,3 +1,4 @@
+using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;
@@ -19,19 +20,19 @@ internal sealed class StackRule : IOrderRule
             {
                 Budget.Spend();
                 var laid = units[high].Acts[0].Step;
-                foreach (var act in units[low].Acts.Where(act => act.Phase != UnitPhase.Cover || early[low]))
+                foreach (var act in units[low].Acts.Where(act => act.Phase != ActPhase.Cover || early[low]))
                 {
                     yield return new Precedence(
                         act.Step.Key,
                         laid.Key,
                         Name,
-                        act.Phase == UnitPhase.Cover
+                        act.Phase == ActPhase.Cover
                             ? $"{units[high].Name} would lie on it and would not hide where it ends."
                             : $"{units[high].Name} lies on {units[low].Name}, which must be tacked down first."
                     );
                 }
-                var covers = units[low].Acts.Where(act => act.Phase == UnitPhase.Cover && !early[low]);
-                var upper = units[high].Acts.Where(act => act.Phase == UnitPhase.Cover);
+                var covers = units[low].Acts.Where(act => act.Phase == ActPhase.Cover && !early[low]);
+                var upper = units[high].Acts.Where(act => act.Phase == ActPhase.Cover);
                 foreach (var (lower, higher) in covers.SelectMany(_ => upper, (a, b) => (a, b)))
                 {
                     Budget.Spend();

@@ -92,8 +92,6 @@ export type Scene = Schemas["SceneDto"];
 export type Element = Schemas["ElementDto"];
 /** An element made of cloth: a piece, or words. */
 export type ClothElement = Element & { cloth: Schemas["ClothDto"] };
-/** A piece with its form. */
-export type PieceElement = ClothElement & { shape: ShapeSource };
 /** Live text. */
 export type WordsElement = ClothElement & { words: Schemas["WordsDto"] };
 /** A line sewn without cloth. */
@@ -102,8 +100,7 @@ export type LineElement = Element & { line: LineSettings };
 export const isCloth = (element: Element): element is ClothElement => element.cloth != null;
 /** True for what is laid as cloth: words that are only stitched along their edges are not. */
 export const isLaid = (element: Element): element is ClothElement =>
-  isCloth(element) && element.words?.use !== "stitchedOutline";
-export const isPiece = (element: Element): element is PieceElement => element.kind === "piece";
+  isCloth(element) && (element.madeAs === "cloth" || element.madeAs === "construction");
 export const isWords = (element: Element): element is WordsElement => element.words != null;
 export const isLine = (element: Element): element is LineElement => element.line != null;
 
@@ -123,6 +120,9 @@ export type ProjectPattern = Schemas["ProjectPatternDto"];
 export type ZoneRole = Schemas["ZoneRole"];
 /** A zone with its form. */
 export type ZoneElement = Element & { zone: ZoneRole };
+/** Basting with how it is sewn. */
+export type BastingElement = Element & { basting: Schemas["BastingDto"] };
+export const isBasting = (element: Element): element is BastingElement => element.basting != null;
 export const isZone = (element: Element): element is ZoneElement => element.zone != null;
 export type Finding = Schemas["FindingDto"];
 export type Sheet = Schemas["SheetDto"];
@@ -150,7 +150,10 @@ export type Holding = Schemas["Holding"];
 export type EdgeMatch = Schemas["EdgeMatchDto"];
 export type Margin = Schemas["MarginDto"];
 export type StitchMap = Schemas["MapDto"];
-export type StageRole = Schemas["StageRole"];
+/** The stages that cloth has. */
+export type StageRole = Exclude<Schemas["StageId"], "line" | "basting">;
+export const isOfCloth = (stage: Schemas["StageId"]): stage is StageRole =>
+  stage !== "line" && stage !== "basting";
 export type Unit = Schemas["LengthUnit"];
 export type Catalogue = Schemas["Catalogue"];
 export type NumberRange = Schemas["NumberRange"];

@@ -1,22 +1,16 @@
 import { Download, FileText, TriangleAlert } from "lucide-react";
 import { useState } from "react";
-import type { CutExport, CutFormat } from "../../api/client";
+import type { CutExport } from "../../api/client";
+import { useCatalogue } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { useSaveFile } from "../../parts/useSaveFile";
 import { markOf, type TableProps } from "./tableProps";
 
-const FORMATS: { id: CutFormat; name: string; what: string }[] = [
-  { id: "svg", name: "SVG", what: "curves, for most cutting programs" },
-  { id: "dxf", name: "DXF", what: "arcs and lines in millimetres" },
-  { id: "eps", name: "EPS", what: "curves, for drawing programs" },
-  { id: "pdf", name: "PDF", what: "to print at true size, with a check square" },
-  { id: "png", name: "PNG", what: "black shapes, for cutters that trace" },
-];
-
 /** Every format of the sheet, of one shape alone, and the page for scissors; what was saved, and what of it is out of date. */
 export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TableProps) {
   const { save, saving } = useSaveFile(projectId);
+  const formats = useCatalogue().data?.cutFormats ?? [];
   const [paper, setPaper] = useState("a4");
   const [dpi, setDpi] = useState("300");
   const [smooth, setSmooth] = useState(false);
@@ -51,11 +45,11 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
         </p>
       ) : null}
       <ul className="divide-y divide-line rounded-card border border-line">
-        {FORMATS.map((format) => (
+        {formats.map((format) => (
           <li key={format.id} className="flex items-center gap-2 px-3 py-2">
             <span className="min-w-0 flex-1">
               <span className="block font-semibold">{format.name}</span>
-              <span className="block text-[13px] text-muted">{format.what}</span>
+              <span className="block text-[13px] text-muted">{format.about}</span>
             </span>
             <Button
               disabled={saving !== null}

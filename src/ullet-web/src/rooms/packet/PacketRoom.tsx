@@ -1,7 +1,7 @@
-import { Download, FileImage, FileText, FolderArchive, Spool } from "lucide-react";
+import { Download, FileImage, FileText, FolderArchive, Spool, Table2 } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
-import { useScene } from "../../api/queries";
+import { useCatalogue, useScene } from "../../api/queries";
 import { buttonClass } from "../../parts/Button";
 import { duration, sizeText } from "../../state/lengths";
 import { CutRows } from "./CutRows";
@@ -10,6 +10,7 @@ import { CutRows } from "./CutRows";
 export function PacketRoom() {
   const { id = "" } = useParams();
   const scene = useScene(id).data;
+  const formats = useCatalogue().data?.stitchFormats ?? [];
   const [despite, setDespite] = useState(false);
   if (!scene) return null;
   const files = `/api/projects/${id}`;
@@ -77,6 +78,16 @@ export function PacketRoom() {
                 name={`Stitch file, ${guide.name}`}
                 facts={`In a hooping of its own: ${guide.stitchCount.toLocaleString("en-GB")} stitches, ${duration(guide.seconds)} with hands`}
                 href={`${files}/program.ulst?hooping=${guide.id}&${held}`}
+                isStopped={isStopped}
+              />
+            ))}
+            {formats.slice(1).map((format) => (
+              <FileRow
+                key={format.ending}
+                icon={<Table2 size={22} aria-hidden />}
+                name={`Stitches as .${format.ending}`}
+                facts={format.about}
+                href={`${files}/program.${format.ending}?${held}`}
                 isStopped={isStopped}
               />
             ))}

@@ -1,7 +1,16 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import { isCloth, isLine, isPiece, isWords, isZone, type ClothElement, type Element } from "../../api/client";
+import {
+  isBasting,
+  isLaid,
+  isLine,
+  isWords,
+  isZone,
+  type ClothElement,
+  type Element,
+} from "../../api/client";
+import { Button } from "../../parts/Button";
 import { IconButton } from "../../parts/IconButton";
 import { Section } from "../../parts/Section";
 import { TextField } from "../../parts/TextField";
@@ -14,7 +23,9 @@ import { CutFacts } from "./CutFacts";
 import { EdgeMatchFields } from "./EdgeMatchFields";
 import { EdgeFields } from "./EdgeFields";
 import { LetterFields } from "./LetterFields";
+import { BastingFields } from "./BastingFields";
 import { LineFields } from "./LineFields";
+import { MadeAs } from "./MadeAs";
 import { ShapeFields } from "./ShapeFields";
 import { SizeAndPlace } from "./SizeAndPlace";
 import { StageFields } from "./StageFields";
@@ -23,7 +34,7 @@ import { WordsFields } from "./WordsFields";
 import { ZoneFields } from "./ZoneFields";
 import { NodeFields } from "./nodes/NodeFields";
 import { OperationsFields } from "./operations/OperationsFields";
-import type { ElementProps } from "./elementProps";
+import type { ElementProps, ShapedElement } from "./elementProps";
 import { useOffers } from "./useOffers";
 
 /** The card of one selected element. */
@@ -37,7 +48,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
   const inNodes = useView((view) => view.tool === "nodes");
   const props = { projectId, scene };
   const words = isWords(element) ? element : null;
-  const cloth = isCloth(element) && element.words?.use !== "stitchedOutline" ? element : null;
+  const cloth = isLaid(element) ? element : null;
 
   return (
     <div>
@@ -79,6 +90,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
           </button>
         </p>
       ) : null}
+      {element.isPatternPart ? null : <MadeAs {...props} element={element} />}
       {isZone(element) ? null : (
         <Section
           title="Shape"
@@ -115,13 +127,17 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         <Section title="Zone">
           <ZoneFields projectId={projectId} element={element} />
         </Section>
+      ) : isBasting(element) ? (
+        <Section title="Basting">
+          <BastingFields {...props} element={element} />
+        </Section>
       ) : (
         <Section title="Stitching">
           {words ? <LineFields {...props} element={words} line={words.words.line} /> : null}
           {isLine(element) ? <LineFields {...props} element={element} line={element.line} /> : null}
         </Section>
       )}
-      {isPiece(element) ? (
+      {hasShape(element) ? (
         <Section title="Form" startsOpen={false} brief={holesBrief(element.holeCount)}>
           <ShapeFields {...props} element={element} />
         </Section>
@@ -141,6 +157,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
       {cloth ? (
         <Section title="Stages" startsOpen={false} brief="on or off, threads, numbers">
           <StageFields {...props} element={cloth} />
+          {cloth.isConstruction ? null : (
+            <Button onClick={() => void edits.edit({ edit: "addBasting", elementId: element.id })}>
+              Baste round it
+            </Button>
+          )}
         </Section>
       ) : null}
       {cloth && !element.isConstruction ? (
@@ -160,6 +181,9 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
     </div>
   );
 }
+
+const hasShape = (element: Element): element is ShapedElement =>
+  element.shape != null && element.zone == null;
 
 function shapeBrief(count: number): string {
   return count === 0 ? "carve, join, round, repeat" : count === 1 ? "one operation" : `${count} operations`;

@@ -40,6 +40,16 @@ export function LineFields({ projectId, scene, element, line }: ElementProps & {
         />
       </div>
       <Choice
+        label="Sewn"
+        value={String(line.passes ?? 1)}
+        options={[
+          { value: "1", label: "once" },
+          { value: "2", label: "twice, to hold down" },
+          { value: "3", label: "three times" },
+        ]}
+        onChosen={(passes) => change({ passes: Number(passes) })}
+      />
+      <Choice
         label="Thread"
         value={line.threadId ?? ""}
         mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}

@@ -20,6 +20,7 @@ interface Props {
 /** The card when nothing is selected: the hooping, the whole design, cloths and threads. */
 export function ProjectCard({ projectId, scene }: Props) {
   const { design, hooping } = scene;
+  const edits = useEdits(projectId);
   return (
     <div>
       <h2 className="px-4 pt-3 pb-1 font-head text-[17px] font-semibold">This project</h2>
@@ -44,6 +45,9 @@ export function ProjectCard({ projectId, scene }: Props) {
           <dt className="text-muted">Time with hands</dt>
           <dd className="text-right whitespace-nowrap">{duration(scene.seconds)}</dd>
         </dl>
+        {scene.design ? (
+          <Button onClick={() => void edits.edit({ edit: "addBasting" })}>Baste round the design</Button>
+        ) : null}
       </Section>
       <Section title="Cloths" brief={`${scene.cloths.length}`}>
         <Cloths projectId={projectId} scene={scene} />
@@ -69,10 +73,14 @@ function HoopingFields({ projectId, scene }: Props) {
       <Choice
         label="Ground cloth"
         className="col-span-2"
-        value={hooping.groundClothId}
-        options={clothOptions}
+        value={hooping.isStabiliserAlone ? "" : hooping.groundClothId}
+        options={[{ value: "", label: "none: the stabiliser alone" }, ...clothOptions]}
         mark={clothMark(hooping.groundClothId)}
-        onChosen={(id) => void edits.edit({ edit: "setHooping", groundClothId: id })}
+        onChosen={(id) =>
+          void edits.edit(
+            id ? { edit: "setHooping", groundClothId: id } : { edit: "setHooping", stabiliserAlone: true },
+          )
+        }
       />
       <Choice
         label="Stabiliser"

@@ -4,10 +4,10 @@ import type { ShapeSource } from "../../api/client";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { NumberField } from "../../parts/NumberField";
-import type { PieceProps } from "./elementProps";
+import type { ShapedProps } from "./elementProps";
 
 /** The generator and its numbers, and the hole. */
-export function ShapeFields({ projectId, scene, element }: PieceProps) {
+export function ShapeFields({ projectId, scene, element }: ShapedProps) {
   const edits = useEdits(projectId);
   const shapes = useCatalogue().data?.shapes ?? [];
   const { shape, hole } = element;
@@ -73,7 +73,7 @@ export function ShapeFields({ projectId, scene, element }: PieceProps) {
   );
 }
 
-function HoleFields({ projectId, scene, element }: PieceProps) {
+function HoleFields({ projectId, scene, element }: ShapedProps) {
   const edits = useEdits(projectId);
   const { hole, holeCount, box, shape } = element;
   const kind =

@@ -1,7 +1,7 @@
 import { RotateCcw } from "lucide-react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import type { Edit, RunSettings, StageRole, TackKind } from "../../api/client";
+import { isOfCloth, type Edit, type RunSettings, type StageRole, type TackKind } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
@@ -16,14 +16,12 @@ const WHY: Record<StageRole, string> = {
   placement: "shows where the cloth goes",
   tackDown: "holds the cloth",
   cover: "holds or hides the edge",
-  line: "",
 };
 const STEP: Record<StageRole, string> = {
   cutGuide: "guide",
   placement: "placement",
   tackDown: "tack",
   cover: "cover",
-  line: "line",
 };
 const TACKS: { value: NonNullable<TackKind>; label: string }[] = [
   { value: "doubleRun", label: "double run" },
@@ -40,18 +38,19 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
     <>
       <ul className="space-y-3">
         {method?.stages.map(({ role, name }) => {
-          const set = role === "line" ? element.cloth.stages.cover : element.cloth.stages[role];
+          if (!isOfCloth(role)) return null;
+          const set = element.cloth.stages[role];
           const made = steps.find((each) => each.key === `${element.id}.${STEP[role]}.0`);
           const thread = scene.threads.find((known) => known.id === (made?.threadId ?? set.threadId));
           const change = (part: RunSettings): Edit =>
-            role === "cover" || role === "line"
+            role === "cover"
               ? {
                   edit: "setCover",
                   elementId: element.id,
                   cover: { ...element.cloth.stages.cover, off: part.off ?? false, threadId: part.threadId },
                 }
               : { edit: "setRun", elementId: element.id, stage: role, run: part };
-          const run = role === "cover" || role === "line" ? null : element.cloth.stages[role];
+          const run = role === "cover" ? null : element.cloth.stages[role];
           const base: RunSettings = run ?? { off: set.off, threadId: set.threadId };
           const take = (part: Partial<RunSettings>) => void edits.edit(change({ ...base, ...part }));
           return (
@@ -68,7 +67,9 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
                 </label>
                 <span className="text-[13px] text-muted">{WHY[role]}</span>
                 {made ? (
-                  <span className="ml-auto text-[13px] text-muted">{duration(made.seconds)}</span>
+                  <span className="ml-auto text-[13px] whitespace-nowrap text-muted">
+                    {duration(made.seconds)}
+                  </span>
                 ) : null}
               </div>
               {set.off ? null : (

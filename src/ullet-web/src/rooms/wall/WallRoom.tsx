@@ -38,7 +38,10 @@ export function WallRoom() {
           </WallMenu>
           <MapLegend projectId={id} head={saved.head} />
         </div>
-        <aside aria-label="Card" className="w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white">
+        <aside
+          aria-label="Card"
+          className="relative w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white"
+        >
           {tool === "measure" ? (
             <MeasureCard projectId={id} scene={scene} />
           ) : tool === "pen" || tool === "freehand" ? (

@@ -6,7 +6,6 @@ import { Choice } from "../../parts/Choice";
 import { LengthField } from "../../parts/LengthField";
 import { FontPanel } from "./FontPanel";
 import { WordsArea } from "./WordsArea";
-import { USES } from "./uses";
 import type { WordsProps } from "./elementProps";
 
 const ALIGNS = [
@@ -14,6 +13,11 @@ const ALIGNS = [
   { align: "centre", label: "Lines share their middle", icon: AlignCenter },
   { align: "right", label: "Lines end together", icon: AlignRight },
 ] as const;
+
+const LETTERS = [
+  { value: "oneByOne", label: "each a piece of its own" },
+  { value: "onePiece", label: "all one piece" },
+];
 
 /** The words themselves, their font and size, and what they are made into. */
 export function WordsFields({ projectId, scene, element }: WordsProps) {
@@ -42,7 +46,9 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
           onTyped={(capHeight) => set({ capHeight })}
         />
       </div>
-      <Choice label="Made as" value={words.use} options={[...USES]} onChosen={(use) => set({ use })} />
+      {element.madeAs === "cloth" ? (
+        <Choice label="Letters are" value={words.use} options={LETTERS} onChosen={(use) => set({ use })} />
+      ) : null}
       <div className="grid grid-cols-[1fr_auto] items-end gap-1.5">
         <Choice
           label="When words change"

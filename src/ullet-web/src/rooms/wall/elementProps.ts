@@ -1,4 +1,4 @@
-import type { ClothElement, Element, LineElement, PieceElement, Scene, WordsElement } from "../../api/client";
+import type { ClothElement, Element, LineElement, Scene, WordsElement } from "../../api/client";
 
 /** What every part of an element's card gets. */
 export interface ElementProps<E extends Element = Element> {
@@ -8,6 +8,8 @@ export interface ElementProps<E extends Element = Element> {
 }
 
 export type ClothProps = ElementProps<ClothElement>;
-export type PieceProps = ElementProps<PieceElement>;
+/** An element with a generator's shape, or a drawing taken as an area. */
+export type ShapedElement = Element & { shape: NonNullable<Element["shape"]> };
+export type ShapedProps = ElementProps<ShapedElement>;
 export type WordsProps = ElementProps<WordsElement>;
 export type LineProps = ElementProps<LineElement>;

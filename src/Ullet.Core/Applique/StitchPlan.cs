@@ -1,0 +1,32 @@
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>How a stage is sewn. The kinds of plans are a closed family; each has a stitcher (<see cref="Stitchers"/>).</summary>
+public abstract record StitchPlan;
+
+/// <summary>A running stitch along an outline, mm.</summary>
+/// <param name="StitchLength">Longest stitch.</param>
+/// <param name="Inset">How far inside the outline it runs; below 0 outside.</param>
+/// <param name="Passes">How often it goes round.</param>
+public sealed record RunPlan(double StitchLength, double Inset, int Passes) : StitchPlan
+{
+    /// <summary>True to sew every stitch three times.</summary>
+    public bool IsBean { get; init; }
+}
+
+/// <summary>A tack-down wider than a line, from its inset inwards, mm.</summary>
+/// <param name="Kind">Zigzag or blanket.</param>
+/// <param name="Inset">How far inside the outline it begins.</param>
+/// <param name="Width">How wide it is.</param>
+public sealed record TackPlan(TackKind Kind, double Inset, double Width) : StitchPlan;
+
+/// <summary>Long stitches along an outline that come out again, mm.</summary>
+/// <param name="StitchLength">Longest stitch.</param>
+public sealed record BastingPlan(double StitchLength) : StitchPlan;
+
+/// <summary>A cover over or along an edge.</summary>
+/// <param name="Numbers">Kind and numbers.</param>
+/// <param name="Visible">The stretches of edge that it is made along; null for all of it.</param>
+public sealed record CoverPlan(CoverNumbers Numbers, VisibleEdge? Visible) : StitchPlan;

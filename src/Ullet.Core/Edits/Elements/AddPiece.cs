@@ -1,0 +1,79 @@
+using Ullet.Core.Makings;
+using Ullet.Core.Outlines;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Puts a new piece on top of the stack.</summary>
+public sealed record AddPiece : Edit
+{
+    /// <summary>The side that a new piece gets at most when no size is given, mm.</summary>
+    public const double UsualSize = 60;
+
+    public required ShapeSource Shape { get; init; }
+
+    /// <summary>Where it goes; null for the field's centre at <see cref="UsualSize"/> or half of the field.</summary>
+    public ElementBox? Box { get; init; }
+
+    /// <summary>A name; null for the shape's own.</summary>
+    public string? Name { get; init; }
+
+    /// <summary>The cloth; null for the first that is neither ground nor stabiliser.</summary>
+    public string? ClothId { get; init; }
+
+    public Method? Method { get; init; }
+
+    public override string Label(Project before) => $"Add {Name ?? ShapeName(Shape).ToLowerInvariant()}";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        var hoop = project.Hooping.Hoop;
+        var size = Math.Min(UsualSize, Math.Min(hoop.FieldWidth, hoop.FieldHeight) / 2);
+        var box = Box ?? new ElementBox(0, 0, size, size, 0);
+        var name = Name ?? ShapeName(Shape);
+        var cloth = ClothId is null ? UsualCloths.Of(project) : project.FindCloth(ClothId);
+        if (cloth is null)
+        {
+            return EditRefusals.NoCloth(ClothId ?? "");
+        }
+        if ((Limits.CheckName(name, "The piece") ?? ShapeLimits.Check(Shape) ?? Limits.CheckBox(box, name)) is { } no)
+        {
+            return no;
+        }
+        var piece = new Element
+        {
+            Id = $"e{project.NextNumber}",
+            Name = name,
+            Box = box,
+            Form = OutlinedForms.Of(Shape),
+            Making = Begun(project, cloth.Id, Method),
+        };
+        return project with
+        {
+            Elements = project.Elements.Add(piece),
+            NextNumber = project.NextNumber + 1,
+        };
+    }
+
+    /// <summary>What a shape is called.</summary>
+    public static string ShapeName(ShapeSource shape) =>
+        shape switch
+        {
+            RectangleShape => "Rectangle",
+            EllipseShape => "Ellipse",
+            PolygonShape => "Polygon",
+            StarShape => "Star",
+            HeartShape => "Heart",
+            LeafShape => "Leaf",
+            DropShape => "Drop",
+            CrescentShape => "Crescent",
+            ShieldShape => "Shield",
+            DrawnShape => "Drawing",
+            _ => throw new ArgumentException($"{shape.GetType().Name} has no name.", nameof(shape)),
+        };
+
+    /// <summary>New cloth as it begins: as chosen last in the project.</summary>
+    internal static ClothMaking Begun(Project project, string clothId, Method? method = null) =>
+        project.Habits.Begun(new ClothMaking { ClothId = clothId }, method ?? UsualCloths.MethodOf(project));
+}

@@ -1,0 +1,46 @@
+using Ullet.Core.Makings;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Makes something else of an element's form: cloth, a line, a zone. Settings that are not in use any more are kept.</summary>
+public sealed record SetMaking : OneElementEdit
+{
+    /// <summary>The kind of making, by its word.</summary>
+    public required string Kind { get; init; }
+
+    public override string Label(Project before) =>
+        $"Make {PieceName(before)} {MakingModules.Find(Kind)?.Name.ToLowerInvariant() ?? "something else"}";
+
+    private protected override Result<Project> Change(Element element, Project project)
+    {
+        if (MakingModules.Find(Kind) is not { } module)
+        {
+            var kinds = string.Join(", ", MakingModules.All.Select(known => known.Kind));
+            return new Refusal("making-unknown", "kind", $"Nothing is made as \"{Kind}\"; it is one of {kinds}.");
+        }
+        if (element.IsLocked)
+        {
+            return EditRefusals.Locked(element);
+        }
+        if (element.PatternPart is not null)
+        {
+            return new Refusal(
+                "element-of-pattern",
+                "elementId",
+                $"{element.Name} is a part of the project's pattern, which says what is made of it."
+            ) { Kind = RefusalKind.NotPossible };
+        }
+        return module.Unfit(element) is { } why
+            ? new Refusal("making-unfit", "kind", why) { Kind = RefusalKind.NotPossible }
+            : project.With(To(element, module, project));
+    }
+
+    /// <summary>The element made so: with the settings it had when it was made so before, or as a new one begins.</summary>
+    internal static Element To(Element element, IMakingModule module, Project project) =>
+        element.Made(
+            element.Makings().FirstOrDefault(making => making.GetType() == module.Settings)
+                ?? module.Begun(element, project)
+        );
+}

@@ -1,0 +1,101 @@
+using System.Collections.Immutable;
+using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Makes the project from a pattern, or makes it anew at another size or with other words. What the user added, and what was
+/// set by hand on the pattern's parts, stays.</summary>
+public sealed record UsePattern : Edit
+{
+    public required string PatternId { get; init; }
+
+    /// <summary>Sizes and counts; those left out keep what they are, or the usual.</summary>
+    public ImmutableArray<PatternNumber> Numbers { get; init; } = [];
+
+    /// <summary>Words and motifs; those left out keep what they are, or the usual.</summary>
+    public ImmutableArray<PatternText> FillIns { get; init; } = [];
+
+    /// <summary>The font of new words; null keeps them out where none is known.</summary>
+    public string? FontId { get; init; }
+
+    public override string Label(Project before) =>
+        before.Pattern is null ? $"Begin with the {Name()}"
+        : Numbers.IsEmpty ? "Fill in"
+        : $"Resize the {Name()}";
+
+    private string Name() => PatternShelf.Find(PatternId)?.Name.ToLowerInvariant() ?? "pattern";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        if (project.Pattern is { } other && other.PatternId != PatternId)
+        {
+            return new Refusal(
+                "pattern-other",
+                "patternId",
+                "This project was made from another pattern; begin a new project for this one."
+            ) { Kind = RefusalKind.NotPossible };
+        }
+        if (PatternShelf.Find(PatternId) is not { } pattern)
+        {
+            return PatternShelf.Plan(new PatternUse(PatternId)).Refusal!;
+        }
+        var use = Merged(pattern, project.Pattern ?? new PatternUse(PatternId));
+        if (TextRefusal(pattern, use) is { } refusal)
+        {
+            return refusal;
+        }
+        return PatternShelf
+            .Plan(use)
+            .Then(plan => new PatternParts(project, use, plan, pattern, context, FontId).Made());
+    }
+
+    private PatternUse Merged(IPattern pattern, PatternUse before) =>
+        before with
+        {
+            Numbers = [.. before.Numbers.Where(known => !Numbers.Any(number => number.Id == known.Id)), .. Numbers],
+            FillIns =
+            [
+                .. pattern.FillIns.Select(fill => new PatternText(
+                    fill.Id,
+                    PlainText.Line(
+                        FillIns.FirstOrDefault(text => text.Id == fill.Id)?.Text ?? before.TextOf(fill.Id) ?? fill.Usual
+                    )
+                )),
+                .. FillIns.Where(text => !pattern.FillIns.Any(fill => fill.Id == text.Id)),
+            ],
+        };
+
+    private static Refusal? TextRefusal(IPattern pattern, PatternUse use)
+    {
+        foreach (var text in use.FillIns)
+        {
+            if (pattern.FillIns.FirstOrDefault(fill => fill.Id == text.Id) is not { } fill)
+            {
+                return new Refusal(
+                    "fill-in-unknown",
+                    text.Id,
+                    $"The pattern \"{pattern.Name}\" has no fill-in \"{text.Id}\"."
+                );
+            }
+            if (!fill.Choices.IsEmpty && !fill.Choices.Contains(text.Text))
+            {
+                return new Refusal(
+                    "motif-unknown",
+                    text.Id,
+                    $"{fill.Label} is one of {string.Join(", ", fill.Choices)}; \"{text.Text}\" is none of them."
+                );
+            }
+            if (fill.Choices.IsEmpty && PlainText.Line(text.Text).Length > PatternFillIn.LongestText)
+            {
+                return new Refusal(
+                    "fill-in-too-long",
+                    text.Id,
+                    $"{fill.Label} takes one line of up to {PatternFillIn.LongestText} characters; this has {text.Text.Length}."
+                );
+            }
+        }
+        return null;
+    }
+}

@@ -1,0 +1,130 @@
+using Ullet.Core.Lettering;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Core.Makings;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Sets words on top of the stack.</summary>
+public sealed record AddWords : Edit
+{
+    /// <summary>Cap height where no size is given, mm; less where the field is small.</summary>
+    public const double UsualCapHeight = 40;
+
+    public required string Text { get; init; }
+
+    public required string FontId { get; init; }
+
+    /// <summary>mm; null for the usual, or for what <see cref="Width"/> or <see cref="FitWidth"/> gives.</summary>
+    public double? CapHeight { get; init; }
+
+    /// <summary>Width of the letters, cover excluded, mm; with it the height follows.</summary>
+    public double? Width { get; init; }
+
+    /// <summary>Room across that the letters with their cover may take, mm; they are made as large as fits.</summary>
+    public double? FitWidth { get; init; }
+
+    /// <summary>Room down that the letters with their cover may take, mm.</summary>
+    public double? FitHeight { get; init; }
+
+    /// <summary>Middle across, mm right of the field's centre.</summary>
+    public double X { get; init; }
+
+    /// <summary>Middle down, mm below the field's centre.</summary>
+    public double Y { get; init; }
+
+    /// <summary>Turn, degrees clockwise.</summary>
+    public double Rotation { get; init; }
+
+    public LetteringUse Use { get; init; } = LetteringUse.OneByOne;
+
+    /// <summary>The cloth; null for the first that is neither ground nor stabiliser.</summary>
+    public string? ClothId { get; init; }
+
+    public Method? Method { get; init; }
+
+    public override string Label(Project before) => $"Set {SetText.NameFrom(Text)}";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        var text = PlainText.Lines(Text);
+        var cloth = ClothId is null ? UsualCloths.Of(project) : project.FindCloth(ClothId);
+        if (cloth is null)
+        {
+            return EditRefusals.NoCloth(ClothId ?? "");
+        }
+        var form = new TextForm
+        {
+            Text = text,
+            FontId = FontId,
+            IsOnePiece = Use == LetteringUse.OnePiece,
+        };
+        var words = new Element
+        {
+            Id = $"e{project.NextNumber}",
+            Name = SetText.NameFrom(text),
+            Box = new ElementBox(X, Y, 1, 1, Rotation),
+            Form = form,
+            Making = AddPiece.Begun(project, cloth.Id, Method),
+        };
+        if (Use == LetteringUse.StitchedOutline)
+        {
+            words = words.Made(new LineMaking());
+        }
+        if (WordsLimits.Check(form, context.Evaluator.Fonts) is { } refusal)
+        {
+            return refusal;
+        }
+        var ink = context.Evaluator.Lay(form).Ink;
+        if (ink.IsEmpty)
+        {
+            return new Refusal("text-empty", "text", "These words have nothing to see in them; type some letters.");
+        }
+        var scale = Scale(ink, words, project);
+        var box = words.Box with { Width = ink.Width * scale, Height = ink.Height * scale };
+        if (
+            (
+                Limits.CheckRange(
+                    scale * LaidText.CapHeight,
+                    WordsLimits.CapHeight.Least,
+                    WordsLimits.CapHeight.Most,
+                    "mm",
+                    $"The cap height of {words.Name}",
+                    "capHeight"
+                ) ?? Limits.CheckBox(box, words.Name)
+            ) is
+            { } tooLarge
+        )
+        {
+            return tooLarge;
+        }
+        return project with
+        {
+            Elements = project.Elements.Add(words with { Box = box }),
+            NextNumber = project.NextNumber + 1,
+        };
+    }
+
+    private double Scale(Geometry.Box ink, Element words, Project project)
+    {
+        if (Width is { } width)
+        {
+            return width / ink.Width;
+        }
+        if (FitWidth is not null || FitHeight is not null)
+        {
+            var cover = Use == LetteringUse.StitchedOutline ? 0 : 2 * Bands.Outside(words, project);
+            return Math.Min(
+                FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
+                FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue
+            );
+        }
+        if (CapHeight is { } height)
+        {
+            return height / LaidText.CapHeight;
+        }
+        var hoop = project.Hooping.Hoop;
+        var room = Math.Min(hoop.FieldWidth * 0.8 / ink.Width, hoop.FieldHeight * 0.8 / ink.Height);
+        return Math.Min(UsualCapHeight / LaidText.CapHeight, room);
+    }
+}

@@ -1,0 +1,18 @@
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Makings;
+
+/// <summary>What new cloth begins with where nobody chose.</summary>
+public static class UsualCloths
+{
+    /// <summary>The first cloth that is neither ground nor stabiliser; null in a project without any.</summary>
+    public static Cloth? Of(Project project) =>
+        project.Cloths.FirstOrDefault(cloth =>
+            cloth.Id != project.Hooping.TopClothId
+            && cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip)
+        ) ?? project.Cloths.FirstOrDefault();
+
+    /// <summary>The method used last; trim in the hoop in a new project.</summary>
+    public static Method MethodOf(Project project) =>
+        project.Habits.Method ?? project.Appliques().LastOrDefault()?.Method ?? Method.TrimInTheHoop;
+}

@@ -1,0 +1,10 @@
+using System.Text.Json.Serialization;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>Where an element's outline comes from.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(ShapeForm), "shape")]
+[JsonDerivedType(typeof(DrawingForm), "drawing")]
+[JsonDerivedType(typeof(TextForm), "words")]
+public abstract record Form;

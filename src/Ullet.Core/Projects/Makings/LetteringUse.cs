@@ -1,0 +1,28 @@
+namespace Ullet.Core.Projects;
+
+/// <summary>What letters are made into.</summary>
+public enum LetteringUse
+{
+    /// <summary>Every letter is a piece of its own.</summary>
+    OneByOne,
+
+    /// <summary>All letters are laid and sewn as one piece; letters that overlap are joined.</summary>
+    OnePiece,
+
+    /// <summary>No cloth: the letters' edges are sewn as lines.</summary>
+    StitchedOutline,
+}
+
+/// <summary>How words are used, told by their form and making together.</summary>
+public static class LetteringUses
+{
+    /// <summary>What letters are made into; null for anything but words.</summary>
+    public static LetteringUse? Of(Element element)
+    {
+        var words = element.FormedAs<TextForm>();
+        return words is null ? null
+            : element.MadeAs<LineMaking>() is not null ? LetteringUse.StitchedOutline
+            : words.IsOnePiece ? LetteringUse.OnePiece
+            : LetteringUse.OneByOne;
+    }
+}

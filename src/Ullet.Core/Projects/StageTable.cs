@@ -1,0 +1,43 @@
+using System.Collections.Immutable;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>The stages that there are.</summary>
+public enum StageId
+{
+    Placement,
+    TackDown,
+    Cover,
+
+    /// <summary>The line that a piece is cut out along, stitched on its own cloth in a hooping of its own.</summary>
+    CutGuide,
+
+    /// <summary>A line that is sewn without cloth.</summary>
+    Line,
+
+    /// <summary>Long stitches that hold layers together and come out again.</summary>
+    Basting,
+}
+
+/// <summary>What is known of a stage.</summary>
+/// <param name="Id">The stage.</param>
+/// <param name="Key">Its part of a step key, for ever.</param>
+/// <param name="Words">Its name in the trade's words, unless its making calls it otherwise.</param>
+/// <param name="MayBeOff">True when a step of it may be switched off in the run sheet; stages of cloth are switched on its card.</param>
+public sealed record StageRow(StageId Id, string Key, string Words, bool MayBeOff);
+
+/// <summary>All stages, a row each.</summary>
+public static class StageTable
+{
+    public static readonly ImmutableArray<StageRow> All =
+    [
+        new(StageId.Placement, "placement", "placement", false),
+        new(StageId.TackDown, "tack", "tack-down", false),
+        new(StageId.Cover, "cover", "cover", false),
+        new(StageId.CutGuide, "guide", "cut guide", false),
+        new(StageId.Line, "line", "line", true),
+        new(StageId.Basting, "basting", "basting", false),
+    ];
+
+    public static StageRow Of(StageId id) => All.First(row => row.Id == id);
+}
