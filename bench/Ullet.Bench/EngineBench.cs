@@ -2,7 +2,7 @@ using System.IO.Compression;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Outlines;
+using Ullet.Core.Forms;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -89,7 +89,10 @@ internal static class EngineBench
             var stitches = Evaluated
                 .RunSheet.Steps.OfType<StitchStep>()
                 .ToDictionary(step => step.Key, step => _stitches.Compute(step.Stage, CancellationToken.None));
-            _program.Compute(new ProgramInput(_project, Evaluated.RunSheet, stitches, _keys), CancellationToken.None);
+            _program.Compute(
+                new ProgramInput(_project, _project.Hooping, Evaluated.RunSheet, stitches, _keys),
+                CancellationToken.None
+            );
         }
     }
 

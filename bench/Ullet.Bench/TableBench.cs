@@ -43,9 +43,9 @@ internal static class TableBench
         {
             var evaluator = new Evaluator(new StationCache(), new FontShelf());
             var station = new CutShapeStation();
-            foreach (var piece in project.Elements.OfType<Piece>())
+            foreach (var piece in project.Appliques())
             {
-                var outline = evaluator.Bare(piece).Parts[0];
+                var outline = evaluator.Bare(piece.Element).Parts[0];
                 var flat = outline.Outline.Flatten();
                 station.Compute(
                     new CutShapeInput(

@@ -86,8 +86,7 @@ public sealed class MadeAsTests(UlletSite site) : BrowserTest(site), IClassFixtu
             Assert.True(steps.IndexOf("Basting of Heart, remove") == steps.IndexOf("Heart, trim") - 1);
         });
 
-    private static bool IsStitch(Core.Program.NeedleCommand command) =>
-        command.Kind == Core.Program.NeedleKind.Stitch;
+    private static bool IsStitch(Core.Program.NeedleCommand command) => command.Kind == Core.Program.NeedleKind.Stitch;
 
     private int StitchCount(Visitor visitor)
     {

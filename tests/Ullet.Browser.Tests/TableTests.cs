@@ -45,7 +45,10 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.WaitForNoText("Add the cloth");
             Assert.Contains(
                 "plum corduroy",
-                (string)visitor.Run("return [...document.querySelectorAll('aside select')].map(list => list.selectedOptions[0].text).join()")!,
+                (string)
+                    visitor.Run(
+                        "return [...document.querySelectorAll('aside select')].map(list => list.selectedOptions[0].text).join()"
+                    )!,
                 StringComparison.Ordinal
             );
             visitor.Press(Keys.Escape);

@@ -22,8 +22,7 @@ public sealed class LaidFirst : IAppliqueMethod
 
     public bool CutsToSize => false;
 
-    public string StageWords(StageId id) =>
-        id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
+    public string StageWords(StageId id) => id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
 
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         Laying.Trimmed(tackInset, exact);

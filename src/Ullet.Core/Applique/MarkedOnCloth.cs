@@ -15,8 +15,7 @@ public sealed class MarkedOnCloth : IAppliqueMethod
     public string Summary =>
         "The machine first stitches the outline on the piece's own cloth, hooped alone; cut out on that line and lay it like a piece from a cutter.";
 
-    public ImmutableArray<StageId> Stages =>
-        [StageId.CutGuide, StageId.Placement, StageId.TackDown, StageId.Cover];
+    public ImmutableArray<StageId> Stages => [StageId.CutGuide, StageId.Placement, StageId.TackDown, StageId.Cover];
 
     public double TackInset => StitchDefaults.TackInsetCut;
 

@@ -25,8 +25,7 @@ public sealed class RawEdge : IAppliqueMethod
 
     public CoverKind? OnlyCover => CoverKind.RawEdge;
 
-    public string StageWords(StageId id) =>
-        id == StageId.Cover ? "holding line" : StageTable.Of(id).Words;
+    public string StageWords(StageId id) => id == StageId.Cover ? "holding line" : StageTable.Of(id).Words;
 
     /// <summary>Scissors follow the outline by eye, as far from the stitching as the inset.</summary>
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>

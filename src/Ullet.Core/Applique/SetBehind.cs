@@ -25,8 +25,7 @@ public sealed class SetBehind : IAppliqueMethod
 
     public bool CoverLiesOnGround => true;
 
-    public string StageWords(StageId id) =>
-        id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
+    public string StageWords(StageId id) => id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
 
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         Laying.Trimmed(tackInset, exact);

@@ -23,7 +23,13 @@ public interface IStitcher
 /// <summary>The stitchers, one for each kind of plan.</summary>
 public static class Stitchers
 {
-    public static readonly ImmutableArray<IStitcher> All = [new RunStitcher(), new TackStitcher(), new CoverStitcher(), new BastingStitcher()];
+    public static readonly ImmutableArray<IStitcher> All =
+    [
+        new RunStitcher(),
+        new TackStitcher(),
+        new CoverStitcher(),
+        new BastingStitcher(),
+    ];
 
     private static readonly FrozenDictionary<Type, IStitcher> ByPlan = All.ToFrozenDictionary(stitcher =>
         stitcher.Plan

@@ -31,9 +31,7 @@ public static class StrokeFit
 
     /// <summary>The same for an element as it is sewn, mm; 0 without covers.</summary>
     public static double Covered(Element element, Project project) =>
-        AppliqueElement.Of(element) is { Stages.Cover.Off: false } piece
-            ? Covered(CoverChoice.Of(piece, project))
-            : 0;
+        AppliqueElement.Of(element) is { Stages.Cover.Off: false } piece ? Covered(CoverChoice.Of(piece, project)) : 0;
 
     /// <param name="strokes">Measured inside the outline, mm; null when it has no width.</param>
     /// <param name="cover">The cover that is to hold it.</param>

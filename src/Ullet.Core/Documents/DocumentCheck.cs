@@ -62,7 +62,12 @@ public static class DocumentCheck
             ("cloths", project.Cloths.Select(cloth => cloth.Id)),
             ("threads", project.Threads.Select(thread => thread.Id)),
             ("hand steps", project.RunSheet.Hands.Select(hand => hand.Id)),
-            ("hoopings", project.Hoopings.Select(hooping => hooping.Id).Concat(project.HoopingChoices.Select(choice => choice.Id))),
+            (
+                "hoopings",
+                project
+                    .Hoopings.Select(hooping => hooping.Id)
+                    .Concat(project.HoopingChoices.Select(choice => choice.Id))
+            ),
         };
         foreach (var (what, ids) in lists)
         {
@@ -97,7 +102,11 @@ public static class DocumentCheck
             ("steps in its order", project.RunSheet.Sequence.Length, DocumentLimits.MostSteps),
             ("decisions about steps", project.RunSheet.Steps.Length, DocumentLimits.MostSteps),
             ("curves", project.Elements.Sum(ElementCheck.CurvesOf), DocumentLimits.MostCurves),
-            ("letters", project.Elements.Sum(element => element.FormedAs<TextForm>()?.Text.Length ?? 0), DocumentLimits.MostLetters),
+            (
+                "letters",
+                project.Elements.Sum(element => element.FormedAs<TextForm>()?.Text.Length ?? 0),
+                DocumentLimits.MostLetters
+            ),
             ("hoopings", project.Hoopings.Length + project.HoopingChoices.Length, DocumentLimits.MostCloths),
             ("cut settings", project.Cut.Cloths.Length, DocumentLimits.MostCloths),
             ("numbers of its pattern", project.Pattern?.Numbers.Length ?? 0, DocumentLimits.MostFillIns),

@@ -66,7 +66,9 @@ public static class DocumentText
     {
         var named = Renamed(element, element.Name, name => element with { Name = name });
         var form = FormModules.Of(named.Form).Cleaned(named.Form);
-        var isClean = ReferenceEquals(form, named.Form) && named.Makings().All(making => ReferenceEquals(Cleaned(making), making));
+        var isClean =
+            ReferenceEquals(form, named.Form)
+            && named.Makings().All(making => ReferenceEquals(Cleaned(making), making));
         return isClean ? named : named.Remade(Cleaned) with { Form = form };
     }
 

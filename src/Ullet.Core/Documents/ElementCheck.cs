@@ -39,7 +39,8 @@ internal static class ElementCheck
                 missing is null
                     ? null
                     : DocumentCheck.Missing($"of \"{DocumentCheck.Short(element.Name)}\": {missing}"),
-                element.Kept.Append(element.Making).DistinctBy(making => making.GetType()).Count() <= element.Kept.Length
+                element.Kept.Append(element.Making).DistinctBy(making => making.GetType()).Count()
+                <= element.Kept.Length
                     ? DocumentCheck.Missing(
                         $"\"{DocumentCheck.Short(element.Name)}\" keeps settings of one kind of making twice"
                     )

@@ -23,7 +23,10 @@ internal static class StepCheck
                             "cloth-unknown",
                             "clothId",
                             $"There is no cloth \"{DocumentCheck.Short(cloth)}\"."
-                        ) { Kind = RefusalKind.NotFound }
+                        )
+                        {
+                            Kind = RefusalKind.NotFound,
+                        }
                         : null
                 )
             )

@@ -123,17 +123,29 @@ public abstract record Edit
 internal static class EditRefusals
 {
     internal static Refusal NoElement(string id) =>
-        new("element-unknown", "elementId", $"There is no element \"{id}\" in this project; it may have been deleted.") { Kind = RefusalKind.NotFound };
+        new("element-unknown", "elementId", $"There is no element \"{id}\" in this project; it may have been deleted.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
 
     internal static Refusal WrongKind(Element element) =>
-        new("element-unfit", "elementId", $"{element.Name} can't be changed in that way.") { Kind = RefusalKind.NotPossible };
+        new("element-unfit", "elementId", $"{element.Name} can't be changed in that way.")
+        {
+            Kind = RefusalKind.NotPossible,
+        };
 
     internal static Refusal Locked(Element element) =>
-        new("element-locked", "elementId", $"{element.Name} is locked. Unlock it first.") { Kind = RefusalKind.NotPossible };
+        new("element-locked", "elementId", $"{element.Name} is locked. Unlock it first.")
+        {
+            Kind = RefusalKind.NotPossible,
+        };
 
     internal static Refusal NoCloth(string id) =>
         new("cloth-unknown", "clothId", $"There is no cloth \"{id}\" in this project.") { Kind = RefusalKind.NotFound };
 
     internal static Refusal NoThread(string id) =>
-        new("thread-unknown", "threadId", $"There is no thread \"{id}\" in this project.") { Kind = RefusalKind.NotFound };
+        new("thread-unknown", "threadId", $"There is no thread \"{id}\" in this project.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
 }

@@ -55,8 +55,7 @@ public sealed record Evaluated(
 
     /// <summary>About how many bytes it holds in memory, what it shares with the stations' cache left out.</summary>
     public long Bytes =>
-        Hoopings.Sum(hooping => hooping.Program.Bytes)
-        + (SceneBytes * (Project.Elements.Length + Layers.Length));
+        Hoopings.Sum(hooping => hooping.Program.Bytes) + (SceneBytes * (Project.Elements.Length + Layers.Length));
 
     /// <summary>A hooping's output; null for one that is not there.</summary>
     /// <param name="hooping">The hooping's id; null for the first.</param>

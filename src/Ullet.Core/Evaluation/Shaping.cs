@@ -60,7 +60,9 @@ internal sealed class Shaping(
                         return new OperationSource(shaped.Outline.Whole, shaped.Key);
                     }
                     var gap =
-                        carve.Reveal + MakingModules.Of(element).Beyond(element, project) + MakingModules.Of(source).Beyond(source, project);
+                        carve.Reveal
+                        + MakingModules.Of(element).Beyond(element, project)
+                        + MakingModules.Of(source).Beyond(source, project);
                     return Moved(cache, shaped.Outline.Whole, shaped.Key, gap, carve.Corners, cancellation);
                 }),
         ];

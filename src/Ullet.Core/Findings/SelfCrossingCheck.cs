@@ -8,7 +8,12 @@ internal sealed class SelfCrossingCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        foreach (var piece in input.Project.Appliques().Select(cloth => cloth.Element).Where(piece => piece.FormedAs<DrawingForm>() is not null))
+        foreach (
+            var piece in input
+                .Project.Appliques()
+                .Select(cloth => cloth.Element)
+                .Where(piece => piece.FormedAs<DrawingForm>() is not null)
+        )
         {
             var crossing = NodeLines.FirstCrossing(piece);
             var enclosesNothing = input.Outlines[piece.Id].IsEmpty && piece.Operations.IsEmpty;

@@ -30,9 +30,7 @@ internal sealed class SmallTextCheck : ICheck
                 );
             }
             var ground = input.Project.FindCloth(
-                words.PatternPart is null
-                    ? input.Project.Hooping.TopClothId
-                    : words.SettingsOf<ClothMaking>()?.ClothId
+                words.PatternPart is null ? input.Project.Hooping.TopClothId : words.SettingsOf<ClothMaking>()?.ClothId
             );
             if (ground is { } cloth && (cloth.IsDeepPile || cloth.Kind == ClothKind.Fleece))
             {

@@ -14,7 +14,10 @@ internal sealed class TurningCheck : ICheck
         }
         if (plan.TurningGap is not null)
         {
-            if (input.Project.Find(plan.ClosingSeamId ?? "") is { Form: DrawingForm { Drawing.Lines: [{ IsClosed: true }, ..] } })
+            if (
+                input.Project.Find(plan.ClosingSeamId ?? "") is
+                { Form: DrawingForm { Drawing.Lines: [{ IsClosed: true }, ..] } }
+            )
             {
                 yield return new Finding(
                     "no-turning-gap",

@@ -22,7 +22,14 @@ internal sealed class DrawingModule : FormModule<DrawingForm>
         var map = BoxFit.Map(lines, element.Box);
         var holes = form.Holes.Select(hole => new OpenPath(FilledForm.ContourOf(hole).Curves));
         return new ElementOutline(
-            new Outline([]) { Lines = [.. lines.Lines.Select(line => line.Transform(map)), .. holes.Select(hole => OnWall(hole, element.Box))] },
+            new Outline([])
+            {
+                Lines =
+                [
+                    .. lines.Lines.Select(line => line.Transform(map)),
+                    .. holes.Select(hole => OnWall(hole, element.Box)),
+                ],
+            },
             []
         );
     }

@@ -103,8 +103,11 @@ public abstract class FormModule<TForm> : IFormModule
     private protected virtual IEnumerable<string> FontIds(TForm form) => [];
 
     /// <summary>The parts that are laid and sewn each on its own; none where a making takes the form as a whole.</summary>
-    private protected static ElementOutline InParts(Element element, Outline whole, ImmutableArray<PartOutline> parts) =>
-        new(whole, element.Making.IsInParts ? parts : []);
+    private protected static ElementOutline InParts(
+        Element element,
+        Outline whole,
+        ImmutableArray<PartOutline> parts
+    ) => new(whole, element.Making.IsInParts ? parts : []);
 }
 
 /// <summary>The forms that there are: the only list of them.</summary>

@@ -11,7 +11,8 @@ internal sealed class ShapeModule : FormModule<ShapeForm>
     private protected override ElementOutline Outline(ShapeForm form, Element element, IGlyphSource fonts) =>
         FilledForm.Outline(form.Shape, form.Holes, element);
 
-    private protected override ContentHash Key(ShapeForm form, IGlyphSource fonts) => FilledForm.Key(form.Shape, form.Holes);
+    private protected override ContentHash Key(ShapeForm form, IGlyphSource fonts) =>
+        FilledForm.Key(form.Shape, form.Holes);
 
     private protected override Refusal? Check(ShapeForm form) =>
         ShapeLimits.CheckNumbers(form.Shape) ?? FilledForm.CheckHoles(form.Holes);

@@ -14,7 +14,8 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
 
     public override string Name => "Basting";
 
-    public override string Summary => "Long stitches that hold layers together while others are sewn, and come out again.";
+    public override string Summary =>
+        "Long stitches that hold layers together while others are sewn, and come out again.";
 
     public override string? Unfit(Element element) =>
         element.FormedAs<TextForm>() is null
@@ -45,11 +46,7 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
             HoldsId = making.HoldsId is { } id ? ids.Elements.GetValueOrDefault(id) : null,
         };
 
-    private protected override BastingMaking AsFirstSet(BastingMaking making) =>
-        making with
-        {
-            StitchLength = null,
-        };
+    private protected override BastingMaking AsFirstSet(BastingMaking making) => making with { StitchLength = null };
 
     private protected override ImmutableArray<SewnThing> Things(BastingMaking making, MakingInput input)
     {

@@ -131,10 +131,7 @@ internal sealed class ClothModule : MakingModule<ClothMaking>
             }
             else if (acts[i] is HandAct hand)
             {
-                yield return new HandWorkAct(
-                    hand.Work.Kind == HandKind.Lay ? ActPhase.Lay : ActPhase.Trim,
-                    hand.Work
-                );
+                yield return new HandWorkAct(hand.Work.Kind == HandKind.Lay ? ActPhase.Lay : ActPhase.Trim, hand.Work);
             }
         }
     }

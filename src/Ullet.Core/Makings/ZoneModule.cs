@@ -10,7 +10,8 @@ internal sealed class ZoneModule : MakingModule<ZoneMaking>
 
     public override string Name => "Zone";
 
-    public override string Summary => "Never sewn: stitching is kept out of it, or within it, or it only guides the eye.";
+    public override string Summary =>
+        "Never sewn: stitching is kept out of it, or within it, or it only guides the eye.";
 
     public override string? Unfit(Element element) => NeedsArea(element, "a zone");
 

@@ -115,7 +115,14 @@ public sealed class HarvestPatch : IPattern
         return new PatternPlan(
             [patch, backing],
             [.. Acts(stuff, laid, regions, middles.Count)],
-            [new PatternPanel("p-patch", middles.Count > 1 ? "patches" : "patch", HarvestPatchParts.Patch.Step(StageId.TackDown), regions)],
+            [
+                new PatternPanel(
+                    "p-patch",
+                    middles.Count > 1 ? "patches" : "patch",
+                    HarvestPatchParts.Patch.Step(StageId.TackDown),
+                    regions
+                ),
+            ],
             [.. middles.SelectMany((at, i) => Places(at, width, height, i))],
             [
                 new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
@@ -150,12 +157,7 @@ public sealed class HarvestPatch : IPattern
         }
     }
 
-    private static IEnumerable<PatternAct> Acts(
-        PatternStuff stuff,
-        Box laid,
-        ImmutableArray<Region> patches,
-        int count
-    )
+    private static IEnumerable<PatternAct> Acts(PatternStuff stuff, Box laid, ImmutableArray<Region> patches, int count)
     {
         var one = count == 1;
         var (ground, backing) = (stuff.Of(Ground), stuff.Of(Backing));

@@ -36,7 +36,13 @@ internal static class Motifs
     {
         var name = use.TextOf("motif") ?? pattern.FillIns.First(fill => fill.Id == "motif").Usual;
         return All.Where(motif => motif.Name == name)
-            .Select(motif => new ClothNeed(stuff.Of(motif.Cloth), "motif", 0, 0, Advice: "a scrap with fusible backing"));
+            .Select(motif => new ClothNeed(
+                stuff.Of(motif.Cloth),
+                "motif",
+                0,
+                0,
+                Advice: "a scrap with fusible backing"
+            ));
     }
 
     /// <summary>The piece of a motif in a room, keeping its form; null for none.</summary>

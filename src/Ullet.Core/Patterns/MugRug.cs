@@ -68,12 +68,21 @@ public sealed class MugRug : IPattern
             Places(seam),
             [
                 new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
-                new(stuff.Of(PatternCloths.Batting), "filling", seam.Width + 10, seam.Height + 10, Advice: "trimmed in the hoop")
+                new(
+                    stuff.Of(PatternCloths.Batting),
+                    "filling",
+                    seam.Width + 10,
+                    seam.Height + 10,
+                    Advice: "trimmed in the hoop"
+                )
                 {
                     Lines = SeamOn(seam, numbers["radius"]),
                 },
                 new(stuff.Of(Front), "front", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"]) },
-                new(stuff.Of(Back), "back", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"], numbers["gap"]) },
+                new(stuff.Of(Back), "back", cut.Width, cut.Height)
+                {
+                    Lines = SeamOn(seam, numbers["radius"], numbers["gap"]),
+                },
                 .. Motifs.ClothOf(this, use, stuff),
             ],
             [
@@ -104,7 +113,13 @@ public sealed class MugRug : IPattern
             Mark,
             Round(seam.Grown(-1), Math.Max(0, radius - 1))
         );
-        yield return PatternLines.Line(MugRugParts.FrontTack, "Front", "tack-down", Mark, Round(seam.Grown(3), radius + 3));
+        yield return PatternLines.Line(
+            MugRugParts.FrontTack,
+            "Front",
+            "tack-down",
+            Mark,
+            Round(seam.Grown(3), radius + 3)
+        );
         yield return PatternLines.Line(
             MugRugParts.Quilting,
             "Front",
@@ -173,7 +188,10 @@ public sealed class MugRug : IPattern
             changes: [Laid("p-front", "Front", front, true, cut)]
         );
         yield return SewAct.Line(MugRugParts.FrontTack);
-        yield return SewAct.Line(MugRugParts.Quilting) with { IsOptional = true };
+        yield return SewAct.Line(MugRugParts.Quilting) with
+        {
+            IsOptional = true,
+        };
         yield return Hands(
             HandKind.Lay,
             MugRugHands.LayBack,

@@ -33,8 +33,13 @@ public static class PatternShelf
                 "pattern-unknown",
                 "patternId",
                 $"There is no pattern \"{use.PatternId}\" in this Ullet."
-            ) { Kind = RefusalKind.NotFound };
+            )
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
-        return PatternNumbers.Of(pattern, use).Then(numbers => (Result<PatternPlan>)pattern.Make(numbers, use, stuff ?? new PatternStuff()));
+        return PatternNumbers
+            .Of(pattern, use)
+            .Then(numbers => (Result<PatternPlan>)pattern.Make(numbers, use, stuff ?? new PatternStuff()));
     }
 }

@@ -129,7 +129,13 @@ public sealed class ZipPouch : IPattern
             Straight(seam.MinX - 4, zip - 6, seam.MinX - 4, zip + 6),
             Straight(seam.MaxX + 4, zip - 6, seam.MaxX + 4, zip + 6)
         );
-        yield return PatternLines.Line(ZipPouchParts.FrontSeam, "Front panel", "seam along the zip", Seam, Across(below));
+        yield return PatternLines.Line(
+            ZipPouchParts.FrontSeam,
+            "Front panel",
+            "seam along the zip",
+            Seam,
+            Across(below)
+        );
         yield return PatternLines.Line(
             ZipPouchParts.TopStitchLower,
             "Front panel",
@@ -177,7 +183,11 @@ public sealed class ZipPouch : IPattern
             0,
             seam.Width + 10,
             Teeth,
-            new ZoneMaking { From = lay, Allows = [ZipPouchParts.ZipEnds.ElementId, ZipPouchParts.ClosingSeam.ElementId] }
+            new ZoneMaking
+            {
+                From = lay,
+                Allows = [ZipPouchParts.ZipEnds.ElementId, ZipPouchParts.ClosingSeam.ElementId],
+            }
         );
         yield return Keep(
             "slider-shut",
@@ -235,7 +245,13 @@ public sealed class ZipPouch : IPattern
         return
         [
             new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
-            new(stuff.Of(ZipTape), "zip", seam.Width + (2 * ZipEnds), Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            new(
+                stuff.Of(ZipTape),
+                "zip",
+                seam.Width + (2 * ZipEnds),
+                Tape,
+                Advice: "nylon coil; longer is fine, it is cut off"
+            ),
             Below(Front, "front panel"),
             Above(Top, "top panel"),
             Whole(Back, "back"),

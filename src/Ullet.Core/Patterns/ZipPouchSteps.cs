@@ -14,14 +14,7 @@ internal static class ZipPouchSteps
     /// <param name="zip">The middle of the teeth, mm down.</param>
     /// <param name="lower">The front panel once it is folded, mm.</param>
     /// <param name="upper">The top panel once it is folded, mm.</param>
-    internal static IEnumerable<PatternAct> Of(
-        PatternStuff stuff,
-        Box seam,
-        Box cut,
-        double zip,
-        Box lower,
-        Box upper
-    )
+    internal static IEnumerable<PatternAct> Of(PatternStuff stuff, Box seam, Box cut, double zip, Box lower, Box upper)
     {
         var tapeArea = new Box(seam.MinX - ZipEnds, zip - (Tape / 2), seam.MaxX + ZipEnds, zip + (Tape / 2));
         var down = Flipped(lower, lower.MinY, Allowance);
@@ -40,14 +33,36 @@ internal static class ZipPouchSteps
         );
         yield return SewAct.Line(ZipPouchParts.ZipTack, ActRole.TackZip);
         yield return SewAct.Line(ZipPouchParts.ZipEnds, ActRole.JoinTape);
-        yield return LayPanel(ZipPouchHands.LayFront, "front", "front panel", stuff.Of(Front), down, "lower", "toward the top of the hoop");
+        yield return LayPanel(
+            ZipPouchHands.LayFront,
+            "front",
+            "front panel",
+            stuff.Of(Front),
+            down,
+            "lower",
+            "toward the top of the hoop"
+        );
         yield return SewAct.Line(ZipPouchParts.FrontSeam);
         yield return FoldPanel(ZipPouchHands.FoldFront, "front", "front panel", "down", lower);
-        yield return SewAct.Line(ZipPouchParts.TopStitchLower) with { IsOptional = true };
-        yield return LayPanel(ZipPouchHands.LayTop, "top", "top panel", stuff.Of(Top), up, "upper", "toward the bottom of the hoop");
+        yield return SewAct.Line(ZipPouchParts.TopStitchLower) with
+        {
+            IsOptional = true,
+        };
+        yield return LayPanel(
+            ZipPouchHands.LayTop,
+            "top",
+            "top panel",
+            stuff.Of(Top),
+            up,
+            "upper",
+            "toward the bottom of the hoop"
+        );
         yield return SewAct.Line(ZipPouchParts.TopSeam);
         yield return FoldPanel(ZipPouchHands.FoldTop, "top", "top panel", "up", upper);
-        yield return SewAct.Line(ZipPouchParts.TopStitchUpper) with { IsOptional = true };
+        yield return SewAct.Line(ZipPouchParts.TopStitchUpper) with
+        {
+            IsOptional = true,
+        };
         yield return Hands(
             HandKind.LayBehind,
             ZipPouchHands.LayLining,
@@ -116,10 +131,22 @@ internal static class ZipPouchSteps
             ZipPouchHands.Turn,
             "Turn the pouch right side out through the zip, and push the corners out with a blunt point."
         );
-        yield return Finish(HandKind.Press, ZipPouchHands.Press, "Press the pouch flat, the iron clear of the zip's teeth.");
+        yield return Finish(
+            HandKind.Press,
+            ZipPouchHands.Press,
+            "Press the pouch flat, the iron clear of the zip's teeth."
+        );
     }
 
-    private static HandsAct LayPanel(PatternHand step, string part, string name, Cloth cloth, Box area, string edge, string body) =>
+    private static HandsAct LayPanel(
+        PatternHand step,
+        string part,
+        string name,
+        Cloth cloth,
+        Box area,
+        string edge,
+        string body
+    ) =>
         Hands(
             HandKind.Lay,
             step,

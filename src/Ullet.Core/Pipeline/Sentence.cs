@@ -41,9 +41,7 @@ public sealed class Sentence(int literalLength, int formattedCount)
     }
 
     private static string Written(object? value, string? format) =>
-        value is IFormattable number
-            ? number.ToString(format, CultureInfo.InvariantCulture)
-            : value?.ToString() ?? "";
+        value is IFormattable number ? number.ToString(format, CultureInfo.InvariantCulture) : value?.ToString() ?? "";
 
     /// <summary>"Width" of "box.Width", as "width"; of anything longer than a name, "text".</summary>
     private static string LastName(string expression)

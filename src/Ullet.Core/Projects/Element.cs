@@ -95,7 +95,11 @@ public sealed record Element
             Kept =
                 making.GetType() == Making.GetType()
                     ? Kept
-                    : [.. Kept.Where(kept => kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()), Making],
+                    :
+                    [
+                        .. Kept.Where(kept => kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()),
+                        Making,
+                    ],
         };
 
     /// <summary>The elements that its operations use, muted ones counted.</summary>

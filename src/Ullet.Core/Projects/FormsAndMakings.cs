@@ -52,7 +52,11 @@ internal static class FormsAndMakings
     /// <summary>An element of schema 6 as one of schema 7, in place; anything else stays, and is refused by the reader.</summary>
     internal static void Raised(JsonObject element)
     {
-        if (element.ContainsKey("making") || element["kind"] is not JsonValue kind || !kind.TryGetValue(out string? name))
+        if (
+            element.ContainsKey("making")
+            || element["kind"] is not JsonValue kind
+            || !kind.TryGetValue(out string? name)
+        )
         {
             return;
         }
@@ -91,7 +95,10 @@ internal static class FormsAndMakings
         var holes = Taken(element, "holes");
         var shape = Taken(element, "shape");
         var form =
-            shape is JsonObject drawn && drawn["form"] is JsonValue kind && kind.TryGetValue(out string? name) && name == "drawn"
+            shape is JsonObject drawn
+            && drawn["form"] is JsonValue kind
+            && kind.TryGetValue(out string? name)
+            && name == "drawn"
                 ? Drawing(drawn)
                 : new JsonObject { ["kind"] = "shape", ["shape"] = shape };
         if (holes is not null)

@@ -30,15 +30,43 @@ public static class HandTable
         new(HandKind.Finish, "finish", "finish", 120, false, "Take the work out of the hoop and make it tidy."),
         new(HandKind.CutOut, "cut-out", "cut out", 120, false, "Cut a piece out along a line, out of the hoop."),
         new(HandKind.Fold, "fold", "fold", 60, false, "Fold a layer over along a seam."),
-        new(HandKind.LayBehind, "lay-behind", "lay behind", 90, false, "Turn the hoop over and lay a cloth on its back."),
-        new(HandKind.OpenZip, "open-zip", "open the zip", 30, false, "Pull the slider back, so that the work can be turned."),
+        new(
+            HandKind.LayBehind,
+            "lay-behind",
+            "lay behind",
+            90,
+            false,
+            "Turn the hoop over and lay a cloth on its back."
+        ),
+        new(
+            HandKind.OpenZip,
+            "open-zip",
+            "open the zip",
+            30,
+            false,
+            "Pull the slider back, so that the work can be turned."
+        ),
         new(HandKind.CloseZip, "close-zip", "close the zip", 30, false, "Pull the slider shut."),
-        new(HandKind.Insert, "insert", "insert", 30, false, "Put something between the layers: a tab, a ribbon, hardware."),
+        new(
+            HandKind.Insert,
+            "insert",
+            "insert",
+            30,
+            false,
+            "Put something between the layers: a tab, a ribbon, hardware."
+        ),
         new(HandKind.Tape, "tape", "tape", 30, false, "Tape something away from the needle."),
         new(HandKind.Remove, "remove", "remove", 30, false, "Take something out of the hoop again."),
         new(HandKind.Press, "press", "press", 60, true, "Press flat with an iron."),
         new(HandKind.Turn, "turn", "turn", 180, false, "Turn the work right side out."),
-        new(HandKind.ChangeBobbin, "change-bobbin", "change the bobbin", 60, true, "Put in a bobbin of another colour."),
+        new(
+            HandKind.ChangeBobbin,
+            "change-bobbin",
+            "change the bobbin",
+            60,
+            true,
+            "Put in a bobbin of another colour."
+        ),
         new(HandKind.FreeText, "by-hand", "by hand", 60, true, "Anything else, in your own words."),
     ];
 

@@ -59,17 +59,26 @@ public static class OperationLimits
                 "operation-unfit",
                 "operation",
                 $"{element.Name} is an open line without cloth: it can be carved, kept inside others, repeated and mirrored, no more."
-            ) { Kind = RefusalKind.NotPossible };
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         if (operation is Split { RightClothId: { } cloth } && project.FindCloth(cloth) is null)
         {
-            return new Refusal("cloth-unknown", "rightClothId", $"There is no cloth \"{cloth}\" in this project.") { Kind = RefusalKind.NotFound };
+            return new Refusal("cloth-unknown", "rightClothId", $"There is no cloth \"{cloth}\" in this project.")
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         foreach (var id in operation.Sources)
         {
             if (id == element.Id)
             {
-                return new Refusal("source-itself", "sourceIds", $"{element.Name} can't be changed with itself.") { Kind = RefusalKind.NotPossible };
+                return new Refusal("source-itself", "sourceIds", $"{element.Name} can't be changed with itself.")
+                {
+                    Kind = RefusalKind.NotPossible,
+                };
             }
             if (project.Find(id) is not { } source)
             {
@@ -77,7 +86,10 @@ public static class OperationLimits
                     "element-unknown",
                     "sourceIds",
                     $"There is no element \"{id}\" in this project; it may have been deleted."
-                ) { Kind = RefusalKind.NotFound };
+                )
+                {
+                    Kind = RefusalKind.NotFound,
+                };
             }
             if (Uses(project, source, element.Id))
             {
@@ -86,7 +98,10 @@ public static class OperationLimits
                     "sourceIds",
                     $"{source.Name} is itself made with {element.Name}, so {element.Name} can't be made with it. Take that "
                         + $"operation off {source.Name}, or freeze it into nodes first."
-                ) { Kind = RefusalKind.NotPossible };
+                )
+                {
+                    Kind = RefusalKind.NotPossible,
+                };
             }
             if (
                 operation is Join or KeepOverlap
@@ -97,7 +112,10 @@ public static class OperationLimits
                     "source-open",
                     "sourceIds",
                     $"{source.Name} is an open line, which encloses nothing. Carve with it, or close it."
-                ) { Kind = RefusalKind.NotPossible };
+                )
+                {
+                    Kind = RefusalKind.NotPossible,
+                };
             }
         }
         return null;

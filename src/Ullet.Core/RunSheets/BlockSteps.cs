@@ -16,7 +16,11 @@ internal static class BlockSteps
         var steps = unit.Acts.Select(act => act.Step).ToList();
         var lay = unit.Acts.LastOrDefault(act => act.Phase == ActPhase.Lay)?.Step;
         var first = FirstOf(facts, unit);
-        foreach (var basting in facts.Units.Where(other => first && lay is not null && other.Basting?.HoldsId == unit.OwnerId))
+        foreach (
+            var basting in facts.Units.Where(other =>
+                first && lay is not null && other.Basting?.HoldsId == unit.OwnerId
+            )
+        )
         {
             foreach (var step in basting.Acts.Select(act => act.Step))
             {

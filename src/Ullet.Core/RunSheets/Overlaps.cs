@@ -18,7 +18,11 @@ internal static class Overlaps
             {
                 Budget.Spend();
                 // What is taken out again lies on nothing for good, and nothing lies on it.
-                if (units[low].Basting is not null || units[high].Basting is not null || !boxes[low].Overlaps(boxes[high]))
+                if (
+                    units[low].Basting is not null
+                    || units[high].Basting is not null
+                    || !boxes[low].Overlaps(boxes[high])
+                )
                 {
                     continue;
                 }

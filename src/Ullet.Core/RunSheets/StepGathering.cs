@@ -73,12 +73,7 @@ internal static class StepGathering
         );
     }
 
-    private static RunStep? StepOf(
-        Project project,
-        PatternPlan plan,
-        PatternAct act,
-        Dictionary<StepKey, RunStep> sewn
-    )
+    private static RunStep? StepOf(Project project, PatternPlan plan, PatternAct act, Dictionary<StepKey, RunStep> sewn)
     {
         if (act is HandsAct hands)
         {

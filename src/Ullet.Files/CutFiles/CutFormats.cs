@@ -63,8 +63,7 @@ public static class CutFormats
             "image/png",
             "PNG",
             "black shapes, for cutters that trace",
-            (page, wish) =>
-                PngCutWriter.Write(page, wish.Dpi, wish.AntiAlias).Then(file => CutExport.Png(page, file))
+            (page, wish) => PngCutWriter.Write(page, wish.Dpi, wish.AntiAlias).Then(file => CutExport.Png(page, file))
         ),
     ];
 

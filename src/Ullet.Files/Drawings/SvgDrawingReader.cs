@@ -226,7 +226,12 @@ internal sealed class SvgWalk(XElement root)
             var drawn = contour.Transform(map);
             if (
                 drawn.Bounds() is { } box
-                && !(Math.Abs(box.MinX) < 1e7 && Math.Abs(box.MaxX) < 1e7 && Math.Abs(box.MinY) < 1e7 && Math.Abs(box.MaxY) < 1e7)
+                && !(
+                    Math.Abs(box.MinX) < 1e7
+                    && Math.Abs(box.MaxX) < 1e7
+                    && Math.Abs(box.MinY) < 1e7
+                    && Math.Abs(box.MaxY) < 1e7
+                )
             )
             {
                 return new Refusal(

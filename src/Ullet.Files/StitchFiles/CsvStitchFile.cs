@@ -91,7 +91,11 @@ internal sealed class CsvStitchFile : IStitchFormat
 
     private static Result<ImmutableArray<SewnStep>> Read(CsvReader csv)
     {
-        if (!csv.Read() || csv.FieldCount != Columns.Length || !Columns.Select((name, i) => csv.GetString(i) == name).All(same => same))
+        if (
+            !csv.Read()
+            || csv.FieldCount != Columns.Length
+            || !Columns.Select((name, i) => csv.GetString(i) == name).All(same => same)
+        )
         {
             return new Refusal(
                 "stitch-table-foreign",
@@ -119,7 +123,11 @@ internal sealed class CsvStitchFile : IStitchFormat
             {
                 return Broken(row, $"it has {csv.FieldCount} columns in the place of {Columns.Length}");
             }
-            if (WholeOf(csv, 0) is not { } step || WholeOf(csv, 1) is not { } block || WholeOf(csv, 5) is not { } thread)
+            if (
+                WholeOf(csv, 0) is not { } step
+                || WholeOf(csv, 1) is not { } block
+                || WholeOf(csv, 5) is not { } thread
+            )
             {
                 return Broken(row, "step, block and thread are whole numbers from 1");
             }
@@ -170,12 +178,12 @@ internal sealed class CsvStitchFile : IStitchFormat
     }
 
     private static int? WholeOf(CsvReader csv, int column) =>
-        int.TryParse(csv.GetString(column), NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number > 0
+        int.TryParse(csv.GetString(column), NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+        && number > 0
             ? number
             : null;
 
-    private static double? PlaceOf(string text) =>
-        Measure.Read(text) is { } mm && Math.Abs(mm) <= MostMm ? mm : null;
+    private static double? PlaceOf(string text) => Measure.Read(text) is { } mm && Math.Abs(mm) <= MostMm ? mm : null;
 
     private static Refusal Broken(long row, string why) =>
         new("stitch-table-broken", $"row {row}", $"This table of stitches can't be read: row {row}: {why}.");

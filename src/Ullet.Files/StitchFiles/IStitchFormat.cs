@@ -31,13 +31,7 @@ public interface IStitchFormat
 /// <param name="Thread">The thread's number, from 1.</param>
 /// <param name="StopAfter">True when the machine stops after it.</param>
 /// <param name="Commands">Jumps, stitches and trims.</param>
-public sealed record SewnStep(
-    int Step,
-    int Block,
-    int Thread,
-    bool StopAfter,
-    ImmutableArray<NeedleCommand> Commands
-)
+public sealed record SewnStep(int Step, int Block, int Thread, bool StopAfter, ImmutableArray<NeedleCommand> Commands)
 {
     /// <summary>The sewn steps of a program.</summary>
     public static ImmutableArray<SewnStep> Of(StitchProgram program) =>

@@ -7,11 +7,7 @@ namespace Ullet.Files.StitchFiles;
 /// <summary>The stitch formats that there are; every file is read back before it is handed out.</summary>
 public static class StitchFormats
 {
-    public static readonly ImmutableArray<IStitchFormat> All =
-    [
-        new StitchListFile(),
-        new CsvStitchFile(),
-    ];
+    public static readonly ImmutableArray<IStitchFormat> All = [new StitchListFile(), new CsvStitchFile()];
 
     /// <summary>The format whose files end so; null for none.</summary>
     public static IStitchFormat? Find(string ending) => All.FirstOrDefault(format => format.Ending == ending);

@@ -43,7 +43,11 @@ public sealed class StitchListReader
         }
         var text = Encoding.UTF8.GetString(file);
         var first = text.Split('\n', 2)[0].TrimEnd('\r').Split(' ');
-        if (first[0] != StitchListFormat.Magic || first.Length != 2 || !int.TryParse(first[1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var version))
+        if (
+            first[0] != StitchListFormat.Magic
+            || first.Length != 2
+            || !int.TryParse(first[1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var version)
+        )
         {
             return new Refusal(
                 "stitch-list-foreign",

@@ -45,17 +45,17 @@ internal sealed class DemoProject
             Hoopings =
             [
                 new Hooping
-            {
-                Id = "h1",
-                Name = "Front",
-                Hoop =
-                    Hoop.OfField(fieldWidth, fieldHeight)
-                    ?? throw new ArgumentException("No hoop of the catalogue has this field."),
-                GroundClothId = "oat",
-                StabiliserClothId = "stabiliser",
-                LineThreadId = "slate",
-                CoverThreadId = "straw",
-            },
+                {
+                    Id = "h1",
+                    Name = "Front",
+                    Hoop =
+                        Hoop.OfField(fieldWidth, fieldHeight)
+                        ?? throw new ArgumentException("No hoop of the catalogue has this field."),
+                    GroundClothId = "oat",
+                    StabiliserClothId = "stabiliser",
+                    LineThreadId = "slate",
+                    CoverThreadId = "straw",
+                },
             ],
         };
     }

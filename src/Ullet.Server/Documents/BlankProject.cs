@@ -33,16 +33,19 @@ public static class BlankProject
                 Stuff.Thread("rust", "rust", "#8c3f28"),
                 Stuff.Thread("ink", "ink blue", "#2c4560"),
             ],
-            Hoopings = [new Hooping
-            {
-                Id = "h1",
-                Name = "Front",
-                Hoop = Hoop.Catalogue[1],
-                GroundClothId = "ground",
-                StabiliserClothId = "stabiliser",
-                LineThreadId = "slate",
-                CoverThreadId = "rust",
-            }],
+            Hoopings =
+            [
+                new Hooping
+                {
+                    Id = "h1",
+                    Name = "Front",
+                    Hoop = Hoop.Catalogue[1],
+                    GroundClothId = "ground",
+                    StabiliserClothId = "stabiliser",
+                    LineThreadId = "slate",
+                    CoverThreadId = "rust",
+                },
+            ],
         };
         var titled = title is null ? start : new RenameProject { Title = title }.Apply(start, context);
         return titled.Then(project =>

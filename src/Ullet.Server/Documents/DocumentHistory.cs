@@ -168,7 +168,10 @@ public sealed class DocumentHistory(
                 var head = await Revision(row.HeadId, cancellation);
                 if (head.ParentId is not { } parentId)
                 {
-                    return new Refusal("nothing-to-undo", "head", "There is nothing left to undo.") { Kind = RefusalKind.Conflict };
+                    return new Refusal("nothing-to-undo", "head", "There is nothing left to undo.")
+                    {
+                        Kind = RefusalKind.Conflict,
+                    };
                 }
                 var parent = await Revision(parentId, cancellation);
                 await writer.MoveTo(row, parent, cancellation);
@@ -186,7 +189,10 @@ public sealed class DocumentHistory(
             {
                 if (await Newest(projectId, row.HeadId, cancellation) is not { } child)
                 {
-                    return new Refusal("nothing-to-redo", "head", "There is nothing to do again.") { Kind = RefusalKind.Conflict };
+                    return new Refusal("nothing-to-redo", "head", "There is nothing to do again.")
+                    {
+                        Kind = RefusalKind.Conflict,
+                    };
                 }
                 await writer.MoveTo(row, child, cancellation);
                 return new Saved(child.Id, child.Label);
@@ -224,5 +230,8 @@ public sealed class DocumentHistory(
 
     /// <summary>The refusal for a project that is not on the shelf.</summary>
     public static Refusal Unknown(string projectId) =>
-        new("project-unknown", "id", $"There is no project \"{projectId}\" on the shelf.") { Kind = RefusalKind.NotFound };
+        new("project-unknown", "id", $"There is no project \"{projectId}\" on the shelf.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
 }

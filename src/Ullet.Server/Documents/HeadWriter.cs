@@ -98,5 +98,8 @@ public sealed class HeadWriter(UlletDb db, TimeProvider clock)
             "head-stale",
             current.ToString(),
             "This project was changed elsewhere in the meantime. Read it again and repeat the change."
-        ) { Kind = RefusalKind.Conflict };
+        )
+        {
+            Kind = RefusalKind.Conflict,
+        };
 }

@@ -43,11 +43,17 @@ public sealed class ProjectRepair(UlletDb db, HeadWriter writer)
         }
         if (await LastReadable(projectId, cancellation) is not { } last)
         {
-            return new Refusal("project-lost", "id", "No state of this project can be read any more.") { Kind = RefusalKind.NotFound };
+            return new Refusal("project-lost", "id", "No state of this project can be read any more.")
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         if (last.Revision == row.HeadId)
         {
-            return new Refusal("project-whole", "id", "This project can be read as it is; nothing was changed.") { Kind = RefusalKind.Conflict };
+            return new Refusal("project-whole", "id", "This project can be read as it is; nothing was changed.")
+            {
+                Kind = RefusalKind.Conflict,
+            };
         }
         const string Label = "Go back to the last readable state";
         return await writer.Locked(

@@ -30,7 +30,10 @@ internal sealed record CutChoice(CutSheet Sheet, PlacedShape? Placed)
                 "cloth-unknown",
                 "cloth",
                 $"Nothing is cut from a cloth \"{query.Cloth}\" in this project."
-            ) { Kind = RefusalKind.NotFound };
+            )
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         if (sheets.Select(sheet => sheet.Cloth.Id).Distinct().Skip(1).Any())
         {
@@ -56,7 +59,10 @@ internal sealed record CutChoice(CutSheet Sheet, PlacedShape? Placed)
                 "sheet-unknown",
                 "sheet",
                 $"{sheets[0].Cloth.Name} has no sheet {query.Sheet}; it is cut from {sheets.Count}."
-            ) { Kind = RefusalKind.NotFound };
+            )
+            {
+                Kind = RefusalKind.NotFound,
+            };
     }
 
     private static Result<CutChoice> OfElement(Evaluated evaluated, string element, int? piece)
@@ -71,7 +77,10 @@ internal sealed record CutChoice(CutSheet Sheet, PlacedShape? Placed)
                 return new CutChoice(sheet, placed);
             }
         }
-        return new Refusal("element-unknown", "element", $"There is no piece \"{element}\" to cut in this project.") { Kind = RefusalKind.NotFound };
+        return new Refusal("element-unknown", "element", $"There is no piece \"{element}\" to cut in this project.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
     }
 }
 

@@ -131,7 +131,10 @@ internal static class CutEndpoints
         if (head.Project.FindCloth(wish.ClothId) is not { } cloth)
         {
             return Problems.Of(
-                new Refusal("cloth-unknown", "clothId", $"There is no cloth \"{wish.ClothId}\" in this project.") { Kind = RefusalKind.NotFound }
+                new Refusal("cloth-unknown", "clothId", $"There is no cloth \"{wish.ClothId}\" in this project.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
             );
         }
         var made = await history.Create(

@@ -50,7 +50,12 @@ internal static class DamagedProjectEndpoints
             .FirstOrDefaultAsync(cancellation);
         var name = FileNames.Slug(row.Title);
         return snapshot is null
-                ? Problems.Of(new Refusal("project-lost", "id", "Nothing is stored of this project's state.") { Kind = RefusalKind.NotFound })
+                ? Problems.Of(
+                    new Refusal("project-lost", "id", "Nothing is stored of this project's state.")
+                    {
+                        Kind = RefusalKind.NotFound,
+                    }
+                )
             : Snapshot.Json(snapshot) is { } json ? TypedResults.File(json, "application/json", name + " stored.json")
             : TypedResults.File(snapshot, "application/octet-stream", name + " stored.bin");
     }

@@ -185,7 +185,10 @@ internal static class ExportEndpoints
                 "stopped-by-findings",
                 "despite",
                 $"A check stops this export: {stops[0].Words} Mend it, or ask for the file despite it (despite=true)."
-            ) { Kind = RefusalKind.Conflict };
+            )
+            {
+                Kind = RefusalKind.Conflict,
+            };
     }
 
     private static byte[] Zip(Evaluated evaluated, IReadOnlyList<ProjectAsset> assets)

@@ -139,7 +139,12 @@ internal static class ProjectEndpoints
             .ExecuteUpdateAsync(set => set.SetProperty(p => p.DeletedAt, (long?)null), cancellation);
         return changed == 1
             ? TypedResults.NoContent()
-            : Problems.Of(new Refusal("project-unknown", "id", $"There is no project \"{id}\" in the bin.") { Kind = RefusalKind.NotFound });
+            : Problems.Of(
+                new Refusal("project-unknown", "id", $"There is no project \"{id}\" in the bin.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
+            );
     }
 
     private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Copy(

@@ -41,7 +41,10 @@ internal static class SceneEndpoints
         if (rev is { } wanted && wanted != head.Revision)
         {
             return Problems.Of(
-                new Refusal("head-stale", head.Revision.ToString(), "That revision is not current any more.") { Kind = RefusalKind.Conflict }
+                new Refusal("head-stale", head.Revision.ToString(), "That revision is not current any more.")
+                {
+                    Kind = RefusalKind.Conflict,
+                }
             );
         }
         var around = await history.Around(id, head.Revision, cancellation);
@@ -68,7 +71,10 @@ internal static class SceneEndpoints
         if (head.Project.Find(elementId) is not { } element)
         {
             return Problems.Of(
-                new Refusal("element-unknown", "elementId", $"There is no element \"{elementId}\" in this project.") { Kind = RefusalKind.NotFound }
+                new Refusal("element-unknown", "elementId", $"There is no element \"{elementId}\" in this project.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
             );
         }
         return TypedResults.Ok(
@@ -128,7 +134,10 @@ internal static class SceneEndpoints
                     "stitches-outdated",
                     "key",
                     "These stitches are not current any more; read the scene again."
-                ) { Kind = RefusalKind.NotFound }
+                )
+                {
+                    Kind = RefusalKind.NotFound,
+                }
             );
         }
         http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
@@ -138,9 +147,7 @@ internal static class SceneEndpoints
     private static byte[]? Find(Evaluated? evaluated, string stepKey, string key)
     {
         var parsed = StepKey.Parse(stepKey.Split(SceneBuilder.StepPart)[0]);
-        var programs = evaluated is null
-            ? []
-            : evaluated.Hoopings.Select(output => output.Program);
+        var programs = evaluated is null ? [] : evaluated.Hoopings.Select(output => output.Program);
         var step = programs
             .SelectMany(program => program.Steps)
             .OfType<ProgramStitches>()

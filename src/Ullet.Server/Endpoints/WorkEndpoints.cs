@@ -23,5 +23,10 @@ internal static class WorkEndpoints
     private static Results<NoContent, ProblemHttpResult> Cancel(string id, HeavyWork queue) =>
         queue.Cancel(id)
             ? TypedResults.NoContent()
-            : Problems.Of(new Refusal("work-unknown", "id", "That computation is done, or was never in the queue.") { Kind = RefusalKind.NotFound });
+            : Problems.Of(
+                new Refusal("work-unknown", "id", "That computation is done, or was never in the queue.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
+            );
 }

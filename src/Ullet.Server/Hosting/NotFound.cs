@@ -18,7 +18,10 @@ internal static class NotFound
                     {
                         await Safety.Refuse(
                             http,
-                            new Refusal("address-unknown", path, $"There is nothing at {path}.") { Kind = RefusalKind.NotFound },
+                            new Refusal("address-unknown", path, $"There is nothing at {path}.")
+                            {
+                                Kind = RefusalKind.NotFound,
+                            },
                             StatusCodes.Status404NotFound
                         );
                         return;

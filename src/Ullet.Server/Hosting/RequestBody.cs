@@ -62,7 +62,11 @@ internal static class RequestBody
     {
         await Drain(http);
         http.Response.Headers.Connection = "close";
-        await Safety.Refuse(http, new Refusal("too-large", "file", words) { Kind = RefusalKind.TooLarge }, StatusCodes.Status413PayloadTooLarge);
+        await Safety.Refuse(
+            http,
+            new Refusal("too-large", "file", words) { Kind = RefusalKind.TooLarge },
+            StatusCodes.Status413PayloadTooLarge
+        );
     }
 
     private static async Task Drain(HttpContext http)

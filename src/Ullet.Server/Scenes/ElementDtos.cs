@@ -48,9 +48,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
                 ? element.SettingsOf<LineMaking>()?.Stitching
                 : null,
             PathText.Of(outline),
-            HasStage(cloth, StageId.Placement)
-                ? string.Concat(pieces.Select(piece => PathText.Of(piece.Outline)))
-                : "",
+            HasStage(cloth, StageId.Placement) ? string.Concat(pieces.Select(piece => PathText.Of(piece.Outline))) : "",
             HasStage(cloth, StageId.TackDown) ? Moved(-inset) : "",
             string.Concat(pieces.Select(piece => PathText.Of(CoverArea.Of(piece, cover!)))),
             string.Concat(

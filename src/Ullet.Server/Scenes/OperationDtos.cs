@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Makings;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 

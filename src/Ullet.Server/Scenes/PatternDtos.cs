@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Geometry;
 using Ullet.Core.Forms;
+using Ullet.Core.Geometry;
 using Ullet.Core.Patterns;
 using Ullet.Core.Projects;
 
@@ -150,7 +150,10 @@ internal static class PatternDtos
             plan.Sewn.Width,
             plan.Sewn.Height,
             string.Concat(plan.Elements.Where(IsEdge).Select(PathOf)),
-            string.Concat(plan.Elements.Where(element => element.MadeAs<LineMaking>() is not null && !IsEdge(element)).Select(PathOf)),
+            string.Concat(
+                plan.Elements.Where(element => element.MadeAs<LineMaking>() is not null && !IsEdge(element))
+                    .Select(PathOf)
+            ),
             string.Concat(plan.Elements.Where(zone => zone.MadeAs<ZoneMaking>() is { Until: null }).Select(PathOf)),
             string.Concat(plan.Places.Select(place => PathText.Of([new Region(Corners(place.Room), [])])))
         );

@@ -80,14 +80,16 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 ? new StopsDto(evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together])
                 : null,
             [
-                .. evaluated.Hoopings.Skip(1).Select(guide => new GuideDto(
-                    guide.Id,
-                    guide.Name,
-                    Steps(guide.RunSheet, guide.Program, null),
-                    guide.Program.StitchCount,
-                    guide.Program.StopCount,
-                    StepTimes.Of(guide.Program).Sum()
-                )),
+                .. evaluated
+                    .Hoopings.Skip(1)
+                    .Select(guide => new GuideDto(
+                        guide.Id,
+                        guide.Name,
+                        Steps(guide.RunSheet, guide.Program, null),
+                        guide.Program.StitchCount,
+                        guide.Program.StopCount,
+                        StepTimes.Of(guide.Program).Sum()
+                    )),
             ],
             order.Whole(),
             PatternDtos.Of(evaluated),

@@ -121,8 +121,18 @@ public sealed class AdmissionTests
         return what switch
         {
             "a polygon of no sides" => With(piece with { Form = new ShapeForm(new PolygonShape(0)) }),
-            "a star of two thousand million points" => With(piece with { Form = new ShapeForm(new StarShape(2_000_000_000)) }),
-            "a hole of no width" => With(piece with { Form = piece.Form.WithHoles([new PieceHole(new EllipseShape(), 0, 0, 0, 5)]) }),
+            "a star of two thousand million points" => With(
+                piece with
+                {
+                    Form = new ShapeForm(new StarShape(2_000_000_000)),
+                }
+            ),
+            "a hole of no width" => With(
+                piece with
+                {
+                    Form = piece.Form.WithHoles([new PieceHole(new EllipseShape(), 0, 0, 0, 5)]),
+                }
+            ),
             "a colour that is none" => Heart with
             {
                 Cloths = [Heart.Cloths[0] with { Colour = "red;background:url(x)" }, .. Heart.Cloths.Skip(1)],
@@ -147,7 +157,12 @@ public sealed class AdmissionTests
             "the same id twice" => Heart with { Elements = [piece, piece] },
             "an id with a dot" => Heart with { Elements = [piece with { Id = "e.1" }] },
             "a cloth that is not there" => With(piece with { Making = new ClothMaking { ClothId = "silk" } }),
-            "a drawing without curves" => With(piece with { Form = new DrawingForm(new DrawnShape([new DrawnLine(0, 0, [])])) }),
+            "a drawing without curves" => With(
+                piece with
+                {
+                    Form = new DrawingForm(new DrawnShape([new DrawnLine(0, 0, [])])),
+                }
+            ),
             "a line sewn a thousand times" => Heart with
             {
                 Elements =

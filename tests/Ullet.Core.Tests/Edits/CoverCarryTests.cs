@@ -70,7 +70,8 @@ public sealed class CoverCarryTests
         var piece = clip.Elements[0].Cloth();
         var broken = clip with
         {
-            Elements = [
+            Elements =
+            [
                 piece
                     .With(
                         piece.Making with

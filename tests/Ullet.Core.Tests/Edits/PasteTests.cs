@@ -67,7 +67,10 @@ public sealed class PasteTests
         Assert.Equal("clip-empty", Code(clip with { Elements = [] }));
         Assert.Equal("cloth-unknown", Code(clip with { Cloths = [] }));
         var words = clip.Elements[0];
-        Assert.Equal("font-unknown", Code(clip with { Elements = [words with { Form = words.Words() with { FontId = "gone" } }] }));
+        Assert.Equal(
+            "font-unknown",
+            Code(clip with { Elements = [words with { Form = words.Words() with { FontId = "gone" } }] })
+        );
         Assert.Equal(
             "number-out-of-range",
             Code(clip with { Elements = [words with { Box = words.Box with { Width = double.NaN } }] })
@@ -94,7 +97,10 @@ public sealed class PasteTests
         var alone = Clip.Of(carved, ["e1"], SampleProject.Context).Value;
         var frozen = Assert.Single(alone.Elements);
         Assert.Empty(frozen.Operations);
-        Assert.Equal(2, ShapeContours.Outline(frozen.Form.ShapeOf()!, frozen.Box.Width, frozen.Box.Height).Parts.Length);
+        Assert.Equal(
+            2,
+            ShapeContours.Outline(frozen.Form.ShapeOf()!, frozen.Box.Width, frozen.Box.Height).Parts.Length
+        );
     }
 
     [Fact]

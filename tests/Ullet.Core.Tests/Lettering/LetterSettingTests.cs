@@ -140,6 +140,5 @@ public sealed class LetterSettingTests
 
     private static bool Near(double a, double b) => Math.Abs(a - b) < 1e-9;
 
-    private static TextForm Words(string text) =>
-        new() { FontId = "block", Text = text };
+    private static TextForm Words(string text) => new() { FontId = "block", Text = text };
 }

@@ -14,10 +14,7 @@ public sealed class BastingTests
     [Fact]
     public void RoundATrimmedPiece_ItIsSewnOnceTheClothLies_AndComesOutBeforeTheClothIsCutAway()
     {
-        var project = SampleProject.Apply(
-            SampleProject.With(new HeartShape()),
-            new AddBasting { ElementId = "e1" }
-        );
+        var project = SampleProject.Apply(SampleProject.With(new HeartShape()), new AddBasting { ElementId = "e1" });
         Assert.Equal(
             [
                 "h1.hoop-up.0",
@@ -106,10 +103,7 @@ public sealed class BastingTests
     [Fact]
     public void AStepDraggedBeforeItsClothLies_BreaksTheRuleOfBasting()
     {
-        var project = SampleProject.Apply(
-            SampleProject.With(new HeartShape()),
-            new AddBasting { ElementId = "e1" }
-        );
+        var project = SampleProject.Apply(SampleProject.With(new HeartShape()), new AddBasting { ElementId = "e1" });
         var sequence = Keys(project).Where(key => key != "e2.basting.0").Select(key => StepKey.Parse(key)!.Value);
         var wrong = project with
         {
@@ -151,7 +145,10 @@ public sealed class BastingTests
             .Evaluate(project)
             .Program.Steps.OfType<ProgramStitches>()
             .Single(sewn => sewn.Role == "basting");
-        var points = step.Commands.Where(command => command.Kind == NeedleKind.Stitch).Select(command => command.At).ToList();
+        var points = step
+            .Commands.Where(command => command.Kind == NeedleKind.Stitch)
+            .Select(command => command.At)
+            .ToList();
         return points.Skip(1).Select((point, i) => point.DistanceTo(points[i])).Max();
     }
 }

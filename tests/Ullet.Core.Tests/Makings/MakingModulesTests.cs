@@ -44,20 +44,31 @@ public sealed class MakingModulesTests
     {
         var cloth = SampleProject.Apply(
             SampleProject.With(new HeartShape(), method: Method.CutBeforehand),
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = 4.2, ThreadId = "line" } },
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = 4.2, ThreadId = "line" },
+            },
             new SetCutAllowance { ElementId = "e1", Allowance = 0.4 }
         );
         var line = SampleProject.Apply(
             cloth,
             new SetMaking { ElementId = "e1", Kind = "line" },
-            new SetLine { ElementId = "e1", Line = new LineSettings { Passes = 2, StitchLength = 3.1 } }
+            new SetLine
+            {
+                ElementId = "e1",
+                Line = new LineSettings { Passes = 2, StitchLength = 3.1 },
+            }
         );
         Assert.Equal(["e1.line.0"], StitchKeys(line));
         var again = SampleProject.Apply(line, new SetMaking { ElementId = "e1", Kind = "cloth" });
         Assert.Equal(cloth.Elements[0].Making, again.Elements[0].Making);
         Assert.Equal(StitchKeys(cloth), StitchKeys(again));
         var twice = SampleProject.Apply(again, new SetMaking { ElementId = "e1", Kind = "line" });
-        Assert.Equal((2, 3.1), (twice.Elements[0].Line().Stitching.Passes, twice.Elements[0].Line().Stitching.StitchLength));
+        Assert.Equal(
+            (2, 3.1),
+            (twice.Elements[0].Line().Stitching.Passes, twice.Elements[0].Line().Stitching.StitchLength)
+        );
         Assert.Single(twice.Elements[0].Kept);
     }
 
@@ -86,7 +97,11 @@ public sealed class MakingModulesTests
                 Line = new DrawnLine(
                     0,
                     0,
-                    [new DrawnCurve(0, 0, 30, 5, 30, 5), new DrawnCurve(30, 5, 0, 30, 0, 30), new DrawnCurve(0, 30, 0, 0, 0, 0)]
+                    [
+                        new DrawnCurve(0, 0, 30, 5, 30, 5),
+                        new DrawnCurve(30, 5, 0, 30, 0, 30),
+                        new DrawnCurve(0, 30, 0, 0, 0, 0),
+                    ]
                 ),
             }
         );
@@ -94,7 +109,10 @@ public sealed class MakingModulesTests
         {
             foreach (var module in MakingModules.All)
             {
-                var made = new SetMaking { ElementId = element.Id, Kind = module.Kind }.Apply(start, SampleProject.Context);
+                var made = new SetMaking { ElementId = element.Id, Kind = module.Kind }.Apply(
+                    start,
+                    SampleProject.Context
+                );
                 Assert.Equal(module.Unfit(element) is null, made.IsOk);
                 if (made.IsOk)
                 {
@@ -121,8 +139,7 @@ public sealed class MakingModulesTests
         );
     }
 
-    private static bool IsAdmitted(Project before, Project after) =>
-        Core.Documents.Admission.Of(before, after).IsOk;
+    private static bool IsAdmitted(Project before, Project after) => Core.Documents.Admission.Of(before, after).IsOk;
 
     private static List<string> StitchKeys(Project project) =>
         [

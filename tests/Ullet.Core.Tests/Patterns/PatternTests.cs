@@ -106,7 +106,10 @@ public sealed class PatternTests
             },
             PatternSamples.Use("zip-pouch", ("height", 160))
         );
-        Assert.Equal(("cover", 3.0), (Seam(project).Line().Stitching.ThreadId, Seam(project).Line().Stitching.StitchLength));
+        Assert.Equal(
+            ("cover", 3.0),
+            (Seam(project).Line().Stitching.ThreadId, Seam(project).Line().Stitching.StitchLength)
+        );
         // The panel's middle moved with the zip: the heart stays where it is on its panel.
         var before = PatternShelf.PlanOf(PatternSamples.Make("zip-pouch"))!.Panels[0];
         var after = PatternShelf.PlanOf(project)!.Panels[0];
@@ -131,7 +134,10 @@ public sealed class PatternTests
         );
         var ids = project.Elements.Select(element => element.Id).ToList();
         Assert.Equal(ids.Count, ids.Distinct().Count());
-        Assert.Contains(project.Elements, element => element is { Making: ClothMaking, Name: "Leaf copy", PatternPart: null });
+        Assert.Contains(
+            project.Elements,
+            element => element is { Making: ClothMaking, Name: "Leaf copy", PatternPart: null }
+        );
         Assert.DoesNotContain(project.Elements, element => element.Form is TextForm);
         Assert.NotNull(project.Find("p-name"));
         AssertSewable("frozen", project);

@@ -13,10 +13,7 @@ public sealed class RefusalTests
         var (width, box) = (4.256, new ElementBox(1, 2, 3, 4, 5));
         var refusal = new Refusal("too-wide", "width", $"It is {width:0.0} mm wide, {box.Height} high: {"beet"}.");
         Assert.Equal("It is 4.3 mm wide, 4 high: beet.", refusal.Words);
-        Assert.Equal(
-            [new Fact("width", 4.256), new Fact("height", 4.0), new Fact("text", "beet")],
-            refusal.Facts
-        );
+        Assert.Equal([new Fact("width", 4.256), new Fact("height", 4.0), new Fact("text", "beet")], refusal.Facts);
     }
 
     [Fact]

@@ -48,13 +48,22 @@ public sealed class ProjectJsonTests
         var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-2.json"));
         var project = ProjectJson.Read(golden).Value;
         var words = project.Elements[0].Words();
-        Assert.Equal(("Bed\n4", "block", LetteringUse.OnePiece), (words.Text, words.FontId, LetteringUses.Of(project.Elements[0])));
+        Assert.Equal(
+            ("Bed\n4", "block", LetteringUse.OnePiece),
+            (words.Text, words.FontId, LetteringUses.Of(project.Elements[0]))
+        );
         Assert.Equal(new LetterTouch(2) { Y = 0.1, Scale = 1.2 }, Assert.Single(words.Touches));
         Assert.Equal(12, project.Elements[0].Box.Skew);
         var line = project.Elements[1].Line();
-        Assert.Equal((LineKind.Bean, "g4", true), (line.Stitching.Kind, project.Elements[1].GroupId, project.Elements[1].IsLocked));
+        Assert.Equal(
+            (LineKind.Bean, "g4", true),
+            (line.Stitching.Kind, project.Elements[1].GroupId, project.Elements[1].IsLocked)
+        );
         Assert.Equal(new ClothSwatch("aa11", 80), project.Cloths[2].Swatch);
-        Assert.Equal(60, Assert.Single(Assert.Single(project.Elements[1].FormedAs<DrawingForm>()!.Drawing.Lines).Curves).X);
+        Assert.Equal(
+            60,
+            Assert.Single(Assert.Single(project.Elements[1].FormedAs<DrawingForm>()!.Drawing.Lines).Curves).X
+        );
     }
 
     [Fact]
@@ -163,7 +172,13 @@ public sealed class ProjectJsonTests
         var golden = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Projects", "schema-7.json"));
         var project = ProjectJson.Read(golden).Value;
         Assert.Equal(
-            [typeof(ClothMaking), typeof(LineMaking), typeof(ZoneMaking), typeof(ConstructionMaking), typeof(LineMaking)],
+            [
+                typeof(ClothMaking),
+                typeof(LineMaking),
+                typeof(ZoneMaking),
+                typeof(ConstructionMaking),
+                typeof(LineMaking),
+            ],
             project.Elements.Select(element => element.Making.GetType())
         );
         Assert.Equal(3, project.Elements[0].SettingsOf<LineMaking>()!.Stitching.Passes);

@@ -60,16 +60,19 @@ internal static class SampleProject
                     Colour = "#6b1b3a",
                 },
             ],
-            Hoopings = [new Hooping
-            {
-                Id = "h1",
-                Name = "Front",
-                Hoop = new Hoop($"{fieldWidth:0} × {fieldHeight:0}", fieldWidth, fieldHeight),
-                GroundClothId = "ground",
-                StabiliserClothId = "stab",
-                LineThreadId = "line",
-                CoverThreadId = "cover",
-            }],
+            Hoopings =
+            [
+                new Hooping
+                {
+                    Id = "h1",
+                    Name = "Front",
+                    Hoop = new Hoop($"{fieldWidth:0} × {fieldHeight:0}", fieldWidth, fieldHeight),
+                    GroundClothId = "ground",
+                    StabiliserClothId = "stab",
+                    LineThreadId = "line",
+                    CoverThreadId = "cover",
+                },
+            ],
         };
 
     internal static Project With(

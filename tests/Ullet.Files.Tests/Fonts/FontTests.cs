@@ -203,13 +203,7 @@ public sealed class FontTests
     }
 
     private static LaidText Lay(string text, string font) =>
-        DemoWork.Context.Evaluator.Lay(
-            new TextForm
-            {
-                Text = text,
-                FontId = font,
-            }
-        );
+        DemoWork.Context.Evaluator.Lay(new TextForm { Text = text, FontId = font });
 
     private static byte[] Noise()
     {

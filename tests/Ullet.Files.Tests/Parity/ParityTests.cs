@@ -13,7 +13,12 @@ public sealed class ParityTests
     private static readonly string Folder = Path.Combine(Root(), "tests", "recorded", "0.6");
 
     public static TheoryData<string> Names =>
-        [.. Directory.EnumerateFiles(Folder, "*.ullet").Select(file => Path.GetFileNameWithoutExtension(file)!).Order()];
+        [
+            .. Directory
+                .EnumerateFiles(Folder, "*.ullet")
+                .Select(file => Path.GetFileNameWithoutExtension(file)!)
+                .Order(),
+        ];
 
     [Theory]
     [MemberData(nameof(Names))]

@@ -82,10 +82,7 @@ internal static class RecordedProjects
                     Method = method,
                 }
             );
-            project = Made(
-                project,
-                new SetCoverKind { ElementId = project.Elements[^1].Id, Kind = kinds[i] }
-            );
+            project = Made(project, new SetCoverKind { ElementId = project.Elements[^1].Id, Kind = kinds[i] });
         }
         var top = project.Elements[^1];
         return Made(

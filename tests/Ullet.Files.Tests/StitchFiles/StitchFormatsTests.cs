@@ -55,7 +55,10 @@ public sealed class StitchFormatsTests
     [InlineData("step,block,command,x,y,thread\n2,1,stitch,1,1e300,1\n", "stitch-table-broken")]
     [InlineData("step,block,command,x,y,thread\n0,1,stitch,1,1,1\n", "stitch-table-broken")]
     [InlineData("step,block,command,x,y,thread\n2,1,stitch,1\n", "stitch-table-broken")]
-    [InlineData("step,block,command,x,y,thread\n3,1,stitch,1,1,1\n2,1,stitch,1,1,1\n4,1,stop,,,1\n", "stitch-table-broken")]
+    [InlineData(
+        "step,block,command,x,y,thread\n3,1,stitch,1,1,1\n2,1,stitch,1,1,1\n4,1,stop,,,1\n",
+        "stitch-table-broken"
+    )]
     [InlineData("step,block,command,x,y,thread\n2,1,\"stitch,1,1,1\n", "stitch-table-broken")]
     public void Table_IsReadOrRefusedWithItsRow(string text, string? code)
     {

@@ -30,7 +30,9 @@ public sealed partial class ReplayTests
             var (status, answer) = await Send(server.Client, request, ids);
             if (status != request.Status)
             {
-                wrong.Add($"{request.Method} {request.Url}: {status} for {request.Status}: {Short(answer)} {BodyOf(request)}");
+                wrong.Add(
+                    $"{request.Method} {request.Url}: {status} for {request.Status}: {Short(answer)} {BodyOf(request)}"
+                );
                 continue;
             }
             ids.Note(request.Answer, answer);
@@ -67,7 +69,8 @@ public sealed partial class ReplayTests
         }
         using var response = await client.SendAsync(message, TestContext.Current.CancellationToken);
         var text = await response.Content.ReadAsByteArrayAsync(TestContext.Current.CancellationToken);
-        var isJson = response.Content.Headers.ContentType?.MediaType?.Contains("json", StringComparison.Ordinal) == true;
+        var isJson =
+            response.Content.Headers.ContentType?.MediaType?.Contains("json", StringComparison.Ordinal) == true;
         return ((int)response.StatusCode, isJson && text.Length > 0 ? JsonNode.Parse(text) : null);
     }
 
@@ -94,7 +97,9 @@ public sealed partial class ReplayTests
     private static string Short(JsonNode? answer) => (answer as JsonObject)?["detail"]?.ToString() ?? "";
 
     private static string BodyOf(RecordedRequest request) =>
-        request.Body is { } body ? Encoding.UTF8.GetString(Convert.FromBase64String(body))[..Math.Min(300, body.Length / 2)] : "";
+        request.Body is { } body
+            ? Encoding.UTF8.GetString(Convert.FromBase64String(body))[..Math.Min(300, body.Length / 2)]
+            : "";
 
     private static string Root()
     {

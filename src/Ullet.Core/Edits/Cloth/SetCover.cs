@@ -29,6 +29,9 @@ public sealed record SetCover : ClothEdit
                     MotifId = Cover.MotifId,
                 }
                 : project.Habits;
-        return project.With(piece.With(piece.Making with { Stages = piece.Stages with { Cover = Cover } })) with { Habits = habits };
+        return project.With(piece.With(piece.Making with { Stages = piece.Stages with { Cover = Cover } })) with
+        {
+            Habits = habits,
+        };
     }
 }

@@ -35,7 +35,14 @@ public sealed record AddBasting : Edit
         var about = Round(project, round, context);
         if (about.IsEmpty)
         {
-            return new Refusal("nothing-to-baste", "elementId", "There is nothing sewn yet that basting could go round.") { Kind = RefusalKind.NotPossible };
+            return new Refusal(
+                "nothing-to-baste",
+                "elementId",
+                "There is nothing sewn yet that basting could go round."
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         var edge = round is null ? null : Edge(project, round, about.Grown(Margin), context);
         var box = edge?.Bounds() ?? about.Grown(Margin);
@@ -47,7 +54,10 @@ public sealed record AddBasting : Edit
                 "elementId",
                 $"A box {Margin:0} mm round it takes {box.Width:0.#} × {box.Height:0.#} mm and reaches out of the sewing field. "
                     + "Use a larger hoop, or draw a basting line that fits."
-            ) { Kind = RefusalKind.NotPossible };
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         var basting = new Element
         {
@@ -72,7 +82,9 @@ public sealed record AddBasting : Edit
     {
         var outline = context.Evaluator.Shape(project, element).Outline.Whole;
         var cloth = new AreaIndex(RegionOffset.By(outline.Flatten(), Laying.Margin));
-        var line = ShapeContours.Outline(Corners, box.Width, box.Height).Transform(Affine.Translate(box.Centre.X, box.Centre.Y));
+        var line = ShapeContours
+            .Outline(Corners, box.Width, box.Height)
+            .Transform(Affine.Translate(box.Centre.X, box.Centre.Y));
         if (line.Flatten().SelectMany(region => region.Rings).SelectMany(ring => ring.Points).All(cloth.Holds))
         {
             return null;
@@ -85,11 +97,11 @@ public sealed record AddBasting : Edit
     /// <summary>Says why a box round an element would miss its cloth, or null.</summary>
     private static string? Unfit(Element element) =>
         AppliqueElement.Of(element) is not { } piece
-                ? $"{element.Name} is not made of cloth; basting goes round a piece of cloth, or round the whole design."
-            : AppliqueMethods.Of(piece.Method).CutsToSize
-                ? $"{element.Name} is cut to its size before it is laid, so a box round it would miss its cloth. Draw a line across it and "
-                    + "make that basting."
-            : null;
+            ? $"{element.Name} is not made of cloth; basting goes round a piece of cloth, or round the whole design."
+        : AppliqueMethods.Of(piece.Method).CutsToSize
+            ? $"{element.Name} is cut to its size before it is laid, so a box round it would miss its cloth. Draw a line across it and "
+                + "make that basting."
+        : null;
 
     private static Box Round(Project project, Element? element, EditContext context)
     {
@@ -127,7 +139,10 @@ public sealed record SetBasting : MakingEdit<BastingMaking>
         }
         if (HoldsId is { } id && project.Find(id) is not { Making: ClothMaking })
         {
-            return new Refusal("basting-unfit", "holdsId", "Basting holds a piece of cloth that is laid; choose one.") { Kind = RefusalKind.NotPossible };
+            return new Refusal("basting-unfit", "holdsId", "Basting holds a piece of cloth that is laid; choose one.")
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         var changed = making with { StitchLength = StitchLength, ThreadId = ThreadId, HoldsId = HoldsId };
         return Makings.MakingModules.Of(changed).Check(changed) is { } no

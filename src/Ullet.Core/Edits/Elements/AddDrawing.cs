@@ -2,10 +2,10 @@ using System.Collections.Immutable;
 using Ullet.Core.Drawings;
 using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
+using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Makings;
 
 namespace Ullet.Core.Edits;
 

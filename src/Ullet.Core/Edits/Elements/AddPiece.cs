@@ -49,11 +49,7 @@ public sealed record AddPiece : Edit
             Form = OutlinedForms.Of(Shape),
             Making = Begun(project, cloth.Id, Method),
         };
-        return project with
-        {
-            Elements = project.Elements.Add(piece),
-            NextNumber = project.NextNumber + 1,
-        };
+        return project with { Elements = project.Elements.Add(piece), NextNumber = project.NextNumber + 1 };
     }
 
     /// <summary>What a shape is called.</summary>

@@ -28,7 +28,10 @@ internal static class Construction
                     "element-locked",
                     "sourceIds",
                     $"{source.Name} is locked, and it would no longer be sewn by itself. Unlock it first."
-                ) { Kind = RefusalKind.NotPossible };
+                )
+                {
+                    Kind = RefusalKind.NotPossible,
+                };
             }
             project = project.With(Of(source));
         }

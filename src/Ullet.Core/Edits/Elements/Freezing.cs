@@ -79,7 +79,13 @@ internal static class Freezing
         var name = part.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name;
         name += part.Side is { } side ? $", {side}" : "";
         name = name.Length <= Limits.LongestName ? name : element.Name;
-        var bare = element with { Id = id, Name = name, Form = new DrawingForm(new DrawnShape([])), PatternPart = null };
+        var bare = element with
+        {
+            Id = id,
+            Name = name,
+            Form = new DrawingForm(new DrawnShape([])),
+            PatternPart = null,
+        };
         return part.ClothId is { } own && bare.SettingsOf<ClothMaking>() is { } cloth
             ? bare.WithSettings(cloth with { ClothId = own })
             : bare;

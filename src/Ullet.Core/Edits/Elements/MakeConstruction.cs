@@ -12,5 +12,6 @@ public sealed record MakeConstruction : StateEdit
 
     private protected override bool MayBeLocked => false;
 
-    private protected override Element Changed(Element element) => IsConstruction ? Construction.Of(element) : Construction.Sewn(element);
+    private protected override Element Changed(Element element) =>
+        IsConstruction ? Construction.Of(element) : Construction.Sewn(element);
 }

@@ -106,9 +106,7 @@ public sealed record PasteElements : Edit
             {
                 return refusal;
             }
-            if (
-                NamedIds.ClothsOf(element).FirstOrDefault(id => Clip.Cloths.All(own => own.Id != id)) is { } missing
-            )
+            if (NamedIds.ClothsOf(element).FirstOrDefault(id => Clip.Cloths.All(own => own.Id != id)) is { } missing)
             {
                 return EditRefusals.NoCloth(missing);
             }

@@ -30,7 +30,10 @@ public sealed record SetMaking : OneElementEdit
                 "element-of-pattern",
                 "elementId",
                 $"{element.Name} is a part of the project's pattern, which says what is made of it."
-            ) { Kind = RefusalKind.NotPossible };
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         return module.Unfit(element) is { } why
             ? new Refusal("making-unfit", "kind", why) { Kind = RefusalKind.NotPossible }

@@ -12,5 +12,7 @@ public sealed record ReshapePiece : ShapeEdit
     public override string Label(Project before) => $"Reshape {PieceName(before)}";
 
     private protected override Result<Project> Change(Element element, ShapeSource shape, Project project) =>
-        ShapeLimits.Check(Shape) is { } refusal ? refusal : project.With(element with { Form = OutlinedForms.Of(Shape, element.Form.HolesOf()) });
+        ShapeLimits.Check(Shape) is { } refusal
+            ? refusal
+            : project.With(element with { Form = OutlinedForms.Of(Shape, element.Form.HolesOf()) });
 }

@@ -30,7 +30,10 @@ public abstract record NodeEdit : Edit
                 "not-drawn",
                 "elementId",
                 $"{element.Name} has no nodes yet: it is made by a generator. Turn it into nodes first."
-            ) { Kind = RefusalKind.NotPossible };
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         return Change(element, lines)
             .Then(changed =>

@@ -24,7 +24,10 @@ public sealed record SplitLine : NodeEdit
                 "cloth-closed",
                 "nodes",
                 $"{element.Name} is a piece of cloth, whose edge must close. Split it by a line under Shape instead."
-            ) { Kind = RefusalKind.NotPossible };
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         return lines.RemoveAt(Node.Line).InsertRange(Node.Line, NodeChanges.SplitAt(lines[Node.Line], Node.Node));
     }

@@ -83,7 +83,11 @@ internal sealed class PatternParts(
             return made;
         }
         var kept = made with { Name = now.Name == before.Name ? made.Name : now.Name };
-        if (made.MadeAs<LineMaking>() is { } line && before.MadeAs<LineMaking>() is { } lineWas && now.MadeAs<LineMaking>() is { } lineIs)
+        if (
+            made.MadeAs<LineMaking>() is { } line
+            && before.MadeAs<LineMaking>() is { } lineWas
+            && now.MadeAs<LineMaking>() is { } lineIs
+        )
         {
             return kept with
             {
@@ -93,7 +97,11 @@ internal sealed class PatternParts(
                 },
             };
         }
-        if (made.MadeAs<ClothMaking>() is { } cloth && before.MadeAs<ClothMaking>() is { } was && now.MadeAs<ClothMaking>() is { } stands)
+        if (
+            made.MadeAs<ClothMaking>() is { } cloth
+            && before.MadeAs<ClothMaking>() is { } was
+            && now.MadeAs<ClothMaking>() is { } stands
+        )
         {
             return kept with
             {
@@ -234,9 +242,7 @@ internal sealed class PatternParts(
         {
             // It was moved or sized by hand: it goes with its panel, and retyped letters keep their height.
             var refitted = new SetText { ElementId = stands.Id, Text = text }.Apply(project, context);
-            return refitted.Then(done =>
-                (Result<Element>)(words with { Box = Shifted(done.Find(stands.Id)!).Box })
-            );
+            return refitted.Then(done => (Result<Element>)(words with { Box = Shifted(done.Find(stands.Id)!).Box }));
         }
         return Fitted(words, place) is { } box
             ? words with

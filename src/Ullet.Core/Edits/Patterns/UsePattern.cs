@@ -35,7 +35,10 @@ public sealed record UsePattern : Edit
                 "pattern-other",
                 "patternId",
                 "This project was made from another pattern; begin a new project for this one."
-            ) { Kind = RefusalKind.NotPossible };
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         if (PatternShelf.Find(PatternId) is not { } pattern)
         {

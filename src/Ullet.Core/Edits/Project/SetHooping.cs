@@ -51,7 +51,14 @@ public sealed record SetHooping : Edit
         }
         if (StabiliserAlone == true && hooping.StabiliserClothId is null)
         {
-            return new Refusal("hooping-empty", "stabiliserAlone", "There is no stabiliser in this hooping; choose one first.") { Kind = RefusalKind.NotPossible };
+            return new Refusal(
+                "hooping-empty",
+                "stabiliserAlone",
+                "There is no stabiliser in this hooping; choose one first."
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
         }
         if (new[] { LineThreadId, CoverThreadId }.FirstOrDefault(id => Missing(id, project.FindThread)) is { } thread)
         {
@@ -76,7 +83,11 @@ public sealed record SetHooping : Edit
 
     /// <summary>The first cloth that can be a ground.</summary>
     private static string? UsualGround(Project project) =>
-        project.Cloths.FirstOrDefault(cloth => cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip))?.Id;
+        project
+            .Cloths.FirstOrDefault(cloth =>
+                cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip)
+            )
+            ?.Id;
 
     private static bool Missing(string? id, Func<string?, object?> find) => id is not null && find(id) is null;
 }

@@ -18,7 +18,10 @@ public sealed record NoteStep : StepEdit
     {
         if (step is not HandStep)
         {
-            return new Refusal("step-unknown", "stepKey", $"There is no hand step \"{StepKey}\" in this project.") { Kind = RefusalKind.NotFound };
+            return new Refusal("step-unknown", "stepKey", $"There is no hand step \"{StepKey}\" in this project.")
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         var note = string.IsNullOrWhiteSpace(Note) ? null : PlainText.Line(Note);
         if (note is not null && note.Length > LongestNote)

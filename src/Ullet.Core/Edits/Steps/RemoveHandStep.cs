@@ -15,7 +15,10 @@ public sealed record RemoveHandStep : Edit
         var sheet = project.RunSheet;
         if (sheet.Hands.FirstOrDefault(hand => hand.Id == Id) is not { } found)
         {
-            return new Refusal("step-unknown", "id", $"There is no hand step \"{Id}\" of your own in this project.") { Kind = RefusalKind.NotFound };
+            return new Refusal("step-unknown", "id", $"There is no hand step \"{Id}\" of your own in this project.")
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         return project with
         {

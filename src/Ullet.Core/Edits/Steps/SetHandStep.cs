@@ -39,7 +39,10 @@ public sealed record SetHandStep : Edit
                 "step-unknown",
                 "hand",
                 $"There is no hand step \"{Hand.Id}\" of your own in this project."
-            ) { Kind = RefusalKind.NotFound };
+            )
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         var hand = Hand with
         {

@@ -17,7 +17,10 @@ public abstract record StepEdit : Edit
             ? sheet.Steps.Concat(sheet.Off).FirstOrDefault(known => known.Key == key)
             : null;
         return step is null
-            ? new Refusal("step-unknown", "stepKey", $"There is no step \"{StepKey}\" in this project.") { Kind = RefusalKind.NotFound }
+            ? new Refusal("step-unknown", "stepKey", $"There is no step \"{StepKey}\" in this project.")
+            {
+                Kind = RefusalKind.NotFound,
+            }
             : Change(step, sheet, project);
     }
 

@@ -18,7 +18,10 @@ public sealed record SwitchStep : StepEdit
                 "stepKey",
                 $"\"{step.OwnerName}\" can't do without this step. Lines of decoration, lines along folds, changes of bobbin and hand "
                     + "steps of your own may be switched off."
-            ) { Kind = RefusalKind.NotPossible }
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            }
             : project with
             {
                 RunSheet = project.RunSheet.With(Of(project, step.Key) with { IsOff = !IsOn }),

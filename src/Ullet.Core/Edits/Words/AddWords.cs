@@ -1,7 +1,7 @@
 using Ullet.Core.Lettering;
+using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Makings;
 
 namespace Ullet.Core.Edits;
 

@@ -57,14 +57,16 @@ public sealed record SetLettering : WordsEdit
         {
             Form = words with
             {
-            FontId = FontId ?? words.FontId,
-            Sizing = Sizing ?? words.Sizing,
-            Align = Align ?? words.Align,
-            LineSpacing = LineSpacing ?? words.LineSpacing,
-            Spacing = Spacing ?? words.Spacing,
-            Slant = Slant ?? words.Slant,
-            Arc = Arc ?? words.Arc,
-            IsOnePiece = Use is null or LetteringUse.StitchedOutline ? words.IsOnePiece : Use == LetteringUse.OnePiece,
+                FontId = FontId ?? words.FontId,
+                Sizing = Sizing ?? words.Sizing,
+                Align = Align ?? words.Align,
+                LineSpacing = LineSpacing ?? words.LineSpacing,
+                Spacing = Spacing ?? words.Spacing,
+                Slant = Slant ?? words.Slant,
+                Arc = Arc ?? words.Arc,
+                IsOnePiece = Use is null or LetteringUse.StitchedOutline
+                    ? words.IsOnePiece
+                    : Use == LetteringUse.OnePiece,
             },
         };
         var changed = Used(made, project);
@@ -94,7 +96,12 @@ public sealed record SetLettering : WordsEdit
     {
         if (Line is { } line)
         {
-            element = element.WithSettings((element.SettingsOf<LineMaking>() ?? new LineMaking()) with { Stitching = line });
+            element = element.WithSettings(
+                (element.SettingsOf<LineMaking>() ?? new LineMaking()) with
+                {
+                    Stitching = line,
+                }
+            );
         }
         if (Use is not { } use)
         {

@@ -34,7 +34,8 @@ internal sealed class BastingRule : IOrderRule
                 step is HandStep hand
                 && hand.Work.Changes.OfType<LayerTrimmed>()
                     .Any(trimmed =>
-                        trimmed.LayerId == piece.Work?.Part.LayerId && !Lies(basting.Outline, new AreaIndex(trimmed.Area))
+                        trimmed.LayerId == piece.Work?.Part.LayerId
+                        && !Lies(basting.Outline, new AreaIndex(trimmed.Area))
                     )
             );
 
@@ -56,7 +57,9 @@ internal sealed class BastingRule : IOrderRule
                     $"{basting.Name} holds the cloth of {unit.Name}, which must lie there first."
                 );
             }
-            foreach (var act in unit.Acts.SkipWhile(act => lay is not null && act.Step != lay).Where(act => act.Step != lay))
+            foreach (
+                var act in unit.Acts.SkipWhile(act => lay is not null && act.Step != lay).Where(act => act.Step != lay)
+            )
             {
                 if (sewn is not null)
                 {
