@@ -44,14 +44,14 @@ public static class CoverChoice
                     CoverKind.Zigzag => StitchDefaults.ZigzagWidth,
                     CoverKind.Blanket => StitchDefaults.BlanketBite + StitchDefaults.BlanketSpine,
                     CoverKind.Motif => StitchDefaults.MotifWidth,
-                    _ => preset.CoverWidth,
+                    CoverKind.Satin or CoverKind.Bean or CoverKind.RawEdge => preset.CoverWidth,
                 },
             set.Spacing
                 ?? kind switch
                 {
                     CoverKind.Zigzag => StitchDefaults.ZigzagSpacing,
                     CoverKind.Blanket => StitchDefaults.BlanketSpacing,
-                    _ => preset.Spacing,
+                    CoverKind.Satin or CoverKind.Motif or CoverKind.Bean or CoverKind.RawEdge => preset.Spacing,
                 },
             set.InsideShare
                 ?? kind switch
@@ -59,9 +59,10 @@ public static class CoverChoice
                     CoverKind.Blanket => StitchDefaults.BlanketBite
                         / (StitchDefaults.BlanketBite + StitchDefaults.BlanketSpine),
                     CoverKind.Motif => StitchDefaults.MotifInsideShare,
-                    _ => StitchDefaults.CoverInsideShare,
+                    CoverKind.Satin or CoverKind.Zigzag or CoverKind.Bean or CoverKind.RawEdge =>
+                        StitchDefaults.CoverInsideShare,
                 },
-            kind is CoverKind.Satin or CoverKind.Zigzag ? set.Compensation ?? preset.Compensation : 0
+            CoverTable.Of(kind).IsStrokes ? set.Compensation ?? preset.Compensation : 0
         )
         {
             NeedleLimit = preset.NeedleLimit,
@@ -76,7 +77,8 @@ public static class CoverChoice
                 {
                     CoverKind.Blanket => band.Spacing,
                     CoverKind.Motif => Motif.Of(set.MotifId).Length,
-                    _ => StitchDefaults.RunLength,
+                    CoverKind.Satin or CoverKind.Zigzag or CoverKind.Bean or CoverKind.RawEdge =>
+                        StitchDefaults.RunLength,
                 },
             IsMirrored = set.IsMirrored,
             Inset = set.Inset ?? (kind == CoverKind.RawEdge ? StitchDefaults.RawEdgeInset : StitchDefaults.BeanInset),
@@ -93,7 +95,7 @@ public static class CoverChoice
                 | (underlay.Zigzag ? UnderlayKinds.Zigzag : UnderlayKinds.None);
         }
         // Under an open cover more than one run would show.
-        return kind == CoverKind.Satin ? null : UnderlayKinds.CentreRun;
+        return CoverTable.Of(kind).IsDense ? null : UnderlayKinds.CentreRun;
     }
 
     private static ImmutableArray<StretchNumbers> Stretches(AppliqueElement piece, IAppliqueMethod method) =>

@@ -39,7 +39,7 @@ internal static class Laying
         {
             Holding.Fused => "press it down so that its backing holds",
             Holding.Taped => "tape it away from the needle",
-            _ => "hold it flat until the tack-down is done",
+            Holding.Nothing => "hold it flat until the tack-down is done",
         };
 
     /// <summary>Lay cloth larger than the piece over its placement line.</summary>
@@ -51,7 +51,7 @@ internal static class Laying
         {
             Holding.Fused => "Press it down so that its backing holds.",
             Holding.Taped => "Tape its corners away from the needle.",
-            _ => "Hold it flat, fingers clear of the needle.",
+            Holding.Nothing => "Hold it flat, fingers clear of the needle.",
         };
         return new HandAct(
             new HandWork(
@@ -74,7 +74,7 @@ internal static class Laying
         {
             Holding.Fused => "and fuse it",
             Holding.Taped => "and fuse or tape it",
-            _ => "and hold it flat",
+            Holding.Nothing => "and hold it flat",
         };
         return new HandAct(
             new HandWork(

@@ -89,17 +89,5 @@ internal sealed class OperationsCheck : ICheck
 
     private static string Count(int count, string what) => count == 1 ? $"a {what}" : $"{count} {what}s";
 
-    private static string Words(Operation operation) =>
-        operation switch
-        {
-            Carve => "The carving",
-            Join => "The joining",
-            KeepOverlap => "Keeping the overlap",
-            MoveEdge => "Moving the edge",
-            RoundCorners => "Rounding the corners",
-            RepeatInLine or RepeatRound => "Repeating",
-            Mirror => "Mirroring",
-            Split => "The split",
-            _ => "Clearing up",
-        };
+    private static string Words(Operation operation) => OperationTable.Of(operation).Subject;
 }

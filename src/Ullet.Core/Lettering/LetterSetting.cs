@@ -34,14 +34,14 @@ public sealed class LetterSetting
             {
                 TextAlign.Left => 0,
                 TextAlign.Right => -line.Width,
-                _ => -line.Width / 2,
+                TextAlign.Centre => -line.Width / 2,
             };
             // An arc is bent about the middle of its widest line, whatever edge the lines stand at.
             var middle = words.Align switch
             {
                 TextAlign.Left => widest / 2,
                 TextAlign.Right => -widest / 2,
-                _ => 0,
+                TextAlign.Centre => 0,
             };
             foreach (var letter in line.Letters.OrderBy(letter => letter.Index))
             {

@@ -57,6 +57,11 @@ public static class CutProfiles
             ClothKind.Felt or ClothKind.Fleece or ClothKind.Batting => Felt,
             ClothKind.Vinyl => Vinyl,
             ClothKind.Denim => Twill,
-            _ => Cotton,
+            ClothKind.WovenCotton
+            or ClothKind.Linen
+            or ClothKind.Stabiliser
+            or ClothKind.Jersey
+            or ClothKind.Organza
+            or ClothKind.Zip => Cotton,
         };
 }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Projects;
@@ -16,30 +15,7 @@ public static class OperationLimits
     public const int MostSources = 200;
 
     /// <summary>Says what is wrong with an operation's numbers, or null.</summary>
-    public static Refusal? Check(Operation operation) =>
-        operation switch
-        {
-            Carve carve => Range(carve.Reveal, 0, 50, "mm", "The reveal", "reveal"),
-            MoveEdge move => Range(move.Distance, -50, 50, "mm", "The distance", "distance"),
-            RoundCorners round => Range(round.Radius, 0.1, 100, "mm", "The radius", "radius"),
-            RepeatInLine line => Count(line.Count)
-                ?? Range(line.StepX, -1000, 1000, "mm", "The step across", "stepX")
-                ?? Range(line.StepY, -1000, 1000, "mm", "The step down", "stepY"),
-            RepeatRound round => Count(round.Count)
-                ?? Range(round.CentreX, -1000, 1000, "mm", "The centre's place across", "centreX")
-                ?? Range(round.CentreY, -1000, 1000, "mm", "The centre's place down", "centreY")
-                ?? Range(round.Sweep, -360, 360, "degrees", "The angle", "sweep"),
-            Mirror mirror => Range(mirror.Angle, -360, 360, "degrees", "The angle", "angle")
-                ?? Range(mirror.Distance, -1000, 1000, "mm", "The axis' distance", "distance"),
-            Split split => Range(split.Angle, -360, 360, "degrees", "The angle", "angle")
-                ?? Range(split.Distance, -1000, 1000, "mm", "The line's distance", "distance"),
-            ClearCrumbs clear => Range(clear.LeastArea, 0, 1000, "mm²", "The least area", "leastArea")
-                ?? Range(clear.LeastWidth, 0, 20, "mm", "The least width", "leastWidth")
-                ?? Spots(clear.Only),
-            BridgeNecks bridge => Range(bridge.Width, 0.5, 20, "mm", "The width", "width") ?? Spots(bridge.Only),
-            CutNecks cut => Range(cut.Width, 0.5, 20, "mm", "The width", "width") ?? Spots(cut.Only),
-            _ => null,
-        };
+    public static Refusal? Check(Operation operation) => OperationTable.Of(operation).Check(operation);
 
     /// <summary>Says why an element can't have this operation, or null: sources that are not there, the element itself, a
     /// circle, a kind that does not go together.</summary>
@@ -122,8 +98,7 @@ public static class OperationLimits
     }
 
     /// <summary>True for what can be done to a line without cloth as well.</summary>
-    public static bool WorksOnLines(Operation operation) =>
-        operation is Carve or KeepOverlap or RepeatInLine or RepeatRound or Mirror;
+    public static bool WorksOnLines(Operation operation) => OperationTable.Of(operation).WorksOnLines;
 
     /// <summary>True when an element is made with another one, directly or through others.</summary>
     public static bool Uses(Project project, Element element, string sourceId)
@@ -145,15 +120,4 @@ public static class OperationLimits
         }
         return false;
     }
-
-    private static Refusal? Count(int count) => Range(count, 2, MostCopies, "", "The number of copies", "count");
-
-    private static Refusal? Spots(ImmutableArray<Spot> spots) =>
-        !spots.IsDefault
-        && (spots.Length > MostSources || spots.Any(spot => !(Math.Abs(spot.X) + Math.Abs(spot.Y) < 1e4)))
-            ? new Refusal("spots-broken", "only", $"An operation may name up to {MostSources} places near its element.")
-            : null;
-
-    private static Refusal? Range(double value, double least, double most, string unit, string what, string place) =>
-        Limits.CheckRange(value, least, most, unit, what, place);
 }

@@ -59,11 +59,7 @@ public static class StageLimits
         ?? Check(stretch.InsideShare, StitchRanges.CoverInsideShare, "", "The inside share of a stretch", "stretches");
 
     private static (double Least, double Most) SpacingOf(CoverKind? kind) =>
-        kind switch
-        {
-            null or CoverKind.Satin => StitchRanges.CoverSpacing,
-            _ => StitchRanges.OpenSpacing,
-        };
+        CoverTable.Of(kind ?? CoverKind.Satin).IsDense ? StitchRanges.CoverSpacing : StitchRanges.OpenSpacing;
 
     private static Refusal? Check(
         double? value,

@@ -15,12 +15,7 @@ internal static class CoverWords
 
     internal static readonly ImmutableArray<CoverChoiceDto> All =
     [
-        new(CoverKind.Satin, "Satin", "Dense strokes side by side hide the edge."),
-        new(CoverKind.Zigzag, "Zigzag", "Loose strokes hold the edge; cloth shows between them."),
-        new(CoverKind.Blanket, "Blanket", "A spine just outside the edge, with teeth that bite into the cloth."),
-        new(CoverKind.Motif, "Motif", "A decorative unit repeated along the edge."),
-        new(CoverKind.Bean, "Bean", "A threefold line a little inside the edge, for cloth that does not fray."),
-        new(CoverKind.RawEdge, "Raw edge", "A threefold line well inside an edge that may fray."),
+        .. CoverTable.All.Select(row => new CoverChoiceDto(row.Kind, row.Name, row.Summary)),
     ];
 
     internal static string NameOf(ClothKind kind) =>

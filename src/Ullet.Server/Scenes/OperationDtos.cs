@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
@@ -23,7 +22,7 @@ internal sealed class OperationDtos(Evaluator evaluator)
                     : evaluator.LeftoversOf(element, evaluated.Project, made.Outline, made.Key).All;
                 return new OperationDto(
                     operation,
-                    OperationNames.Of(operation),
+                    OperationTable.Of(operation).Name(operation),
                     made is null ? OperationStanding.Muted : Standing(made.State),
                     left.Count(each => each.Kind == LeftoverKind.Crumb),
                     left.Count(each => each.Kind is LeftoverKind.Neck or LeftoverKind.Tail),

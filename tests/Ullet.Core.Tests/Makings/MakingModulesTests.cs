@@ -26,6 +26,18 @@ public sealed class MakingModulesTests
         );
 
     [Fact]
+    public void EveryOperation_EveryCover_AndEveryHandKind_HasItsRow()
+    {
+        Assert.Equal(
+            Words<Operation>().Select(pair => pair.Type).ToHashSet(),
+            OperationTable.All.Select(row => row.Type).ToHashSet()
+        );
+        Assert.Equal(Enum.GetValues<CoverKind>(), CoverTable.All.Select(row => row.Kind).Order());
+        Assert.Equal(Enum.GetValues<HandKind>().Order(), HandTable.All.Select(row => row.Kind).Order());
+        Assert.Equal(HandTable.All.Length, HandTable.All.Select(row => row.FileWord).Distinct().Count());
+    }
+
+    [Fact]
     public void EveryPlan_HasAStitcher() =>
         Assert.Equal(
             typeof(StitchPlan).Assembly.GetTypes().Where(type => type.IsSubclassOf(typeof(StitchPlan))).ToHashSet(),

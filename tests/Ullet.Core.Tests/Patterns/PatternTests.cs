@@ -144,6 +144,21 @@ public sealed class PatternTests
     }
 
     [Fact]
+    public void EveryStepThatSpeaksOfACloth_NamesTheProjectsOwn()
+    {
+        var patch = PatternSamples.Make("harvest-patch");
+        var renamed = patch with
+        {
+            Cloths = [.. patch.Cloths.Select(cloth => cloth with { Name = $"own {cloth.Id}" })],
+        };
+        var texts = SampleProject.Evaluate(renamed).RunSheet.Steps.OfType<HandStep>().Select(step => step.Work.Text);
+        var trim = texts.Single(text => text.Contains("close to its tack-down", StringComparison.Ordinal));
+        Assert.Contains("own p-ground", trim, StringComparison.Ordinal);
+        Assert.Contains("own p-backing", trim, StringComparison.Ordinal);
+        Assert.Contains(texts, text => text.Contains("wound with the thread of the edge (plum)", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void AMotif_ThatWasReshaped_StaysSo_UntilAnotherIsChosen()
     {
         var reshaped = SampleProject.Apply(

@@ -65,7 +65,7 @@ public sealed record AlignElements : Edit
                 AlignLine.Right => (to.MaxX - from.MaxX, 0.0),
                 AlignLine.Top => (0, to.MinY - from.MinY),
                 AlignLine.Middle => (0, to.Centre.Y - from.Centre.Y),
-                _ => (0, to.MaxY - from.MaxY),
+                AlignLine.Bottom => (0, to.MaxY - from.MaxY),
             };
             var moved = Chosen.Move(project, unit.Elements, x, y);
             if (!moved.IsOk)

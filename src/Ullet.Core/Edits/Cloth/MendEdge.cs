@@ -21,7 +21,7 @@ public sealed record MendEdge : ClothEdit
             EdgeNumber.CoverWidth => (StitchRanges.CoverWidth, "mm", "The cover width"),
             EdgeNumber.InsideShare => (StitchRanges.CoverInsideShare, "", "The cover's inside share"),
             EdgeNumber.LineInset => (StitchRanges.BeanInset, "mm", "The inset of the line"),
-            _ => (StitchRanges.CutAllowance, "mm", "The cut allowance"),
+            EdgeNumber.CutAllowance => (StitchRanges.CutAllowance, "mm", "The cut allowance"),
         };
         return Limits.CheckRange(Value, range.Least, range.Most, unit, what, "value") is { } no
             ? no

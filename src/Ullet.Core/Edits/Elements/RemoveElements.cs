@@ -96,7 +96,7 @@ public sealed record RemoveElements : Edit
             {
                 var operation = element.Operations.First(own => own.Sources.Any(id => ElementIds.Contains(id)));
                 var source = project.Find(operation.Sources.First(id => ElementIds.Contains(id)))!;
-                return $"{element.Name} is made with {source.Name} ({OperationNames.Of(operation).ToLowerInvariant()})";
+                return $"{element.Name} is made with {source.Name} ({OperationTable.Of(operation).Name(operation).ToLowerInvariant()})";
             });
         var more = dependents.Count > 3 ? $", and {dependents.Count - 3} more elements depend on it" : "";
         return new Refusal(

@@ -11,8 +11,8 @@ public sealed record AddOperation : OperationEdit
 
     public override string Label(Project before) =>
         Operation.Sources.Length == 1 && before.Find(Operation.Sources[0]) is { } source
-            ? $"{OperationNames.Of(Operation)}: {ElementName(before)} with {source.Name}"
-            : $"{OperationNames.Of(Operation)}: {ElementName(before)}";
+            ? $"{OperationTable.Of(Operation).Name(Operation)}: {ElementName(before)} with {source.Name}"
+            : $"{OperationTable.Of(Operation).Name(Operation)}: {ElementName(before)}";
 
     /// <remarks>The sources of a join or of a kept overlap become construction shapes: their cloth is part of the element
     /// now, and would be sewn twice.</remarks>

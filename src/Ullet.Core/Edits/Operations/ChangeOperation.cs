@@ -12,8 +12,8 @@ public sealed record ChangeOperation : OperationEdit
     public override string Label(Project before) =>
         before.Find(ElementId)?.Operations.FirstOrDefault(own => own.Id == Operation.Id) is { } own
         && own.IsMuted != Operation.IsMuted
-            ? $"{(Operation.IsMuted ? "Mute" : "Unmute")} {OperationNames.Of(Operation).ToLowerInvariant()} of {ElementName(before)}"
-            : $"Change {OperationNames.Of(Operation).ToLowerInvariant()} of {ElementName(before)}";
+            ? $"{(Operation.IsMuted ? "Mute" : "Unmute")} {OperationTable.Of(Operation).Name(Operation).ToLowerInvariant()} of {ElementName(before)}"
+            : $"Change {OperationTable.Of(Operation).Name(Operation).ToLowerInvariant()} of {ElementName(before)}";
 
     private protected override Result<Project> Change(Project project, Element element)
     {

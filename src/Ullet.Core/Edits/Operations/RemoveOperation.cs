@@ -10,7 +10,7 @@ public sealed record RemoveOperation : OperationEdit
 
     public override string Label(Project before) =>
         before.Find(ElementId)?.Operations.FirstOrDefault(own => own.Id == OperationId) is { } own
-            ? $"Remove {OperationNames.Of(own).ToLowerInvariant()} of {ElementName(before)}"
+            ? $"Remove {OperationTable.Of(own).Name(own).ToLowerInvariant()} of {ElementName(before)}"
             : $"Remove an operation of {ElementName(before)}";
 
     private protected override Result<Project> Change(Project project, Element element)
