@@ -44,7 +44,8 @@ public sealed record EdgeMatchMend(string ElementId, EdgeMend Change) : Mend(Wor
             EdgeNumber.CoverWidth => $"Make the cover {change.Value:0.0} mm wide",
             EdgeNumber.InsideShare => $"Put {change.Value * 100:0} % of the cover inside",
             EdgeNumber.LineInset => $"Sew the line {change.Value:0.0} mm inside",
-            EdgeNumber.CutAllowance => $"Cut the piece {Math.Abs(change.Value):0.0} mm {(change.Value < 0 ? "smaller" : "larger")} all round",
+            EdgeNumber.CutAllowance =>
+                $"Cut the piece {Math.Abs(change.Value):0.0} mm {(change.Value < 0 ? "smaller" : "larger")} all round",
         };
 }
 

@@ -155,7 +155,10 @@ public sealed class PatternTests
         var trim = texts.Single(text => text.Contains("close to its tack-down", StringComparison.Ordinal));
         Assert.Contains("own p-ground", trim, StringComparison.Ordinal);
         Assert.Contains("own p-backing", trim, StringComparison.Ordinal);
-        Assert.Contains(texts, text => text.Contains("wound with the thread of the edge (plum)", StringComparison.Ordinal));
+        Assert.Contains(
+            texts,
+            text => text.Contains("wound with the thread of the edge (plum)", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
