@@ -58,6 +58,7 @@ public static class Checks
     [
         new OutsideFieldCheck(),
         new OrderCheck(),
+        new WindowGroundCheck(),
         new StopMissingCheck(),
         new ZoneCheck(),
         new TurningCheck(),

@@ -15,7 +15,7 @@ internal sealed class ConstructionModule : MakingModule<ConstructionMaking>
     public override string? Unfit(Element element) => null;
 
     public override Making Begun(Element element, Project project) =>
-        new ConstructionMaking { AlongLines = element.IsLinework };
+        new ConstructionMaking { AlongLines = element.Making.FollowsLines };
 
     private protected override Refusal? Check(ConstructionMaking making) => null;
 

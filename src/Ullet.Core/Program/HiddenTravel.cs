@@ -38,6 +38,6 @@ internal sealed class HiddenTravel
         {
             RunPlan run => run.Inset,
             TackPlan tack => tack.Inset,
-            _ => 0,
+            _ => throw new ArgumentException($"{plan.GetType().Name} is no tack-down.", nameof(plan)),
         };
 }

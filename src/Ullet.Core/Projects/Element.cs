@@ -19,7 +19,8 @@ public sealed record Element
     /// <summary>What is made of it.</summary>
     public required Making Making { get; init; }
 
-    /// <summary>The settings of makings that it had and has no more, the last one last; at most one of each kind.</summary>
+    /// <summary>The settings of makings that it had and has no more, the last one last; at most one of each kind, and none of a
+    /// construction shape: a person sets nothing of it.</summary>
     public ImmutableArray<Making> Kept { get; init; } = [];
 
     /// <summary>Elements with the same group are taken together by hands; null stands alone.</summary>
@@ -51,6 +52,10 @@ public sealed record Element
     /// <summary>A construction shape is neither sewn nor cut; it only serves other elements' operations.</summary>
     [JsonIgnore]
     public bool IsConstruction => Making is ConstructionMaking;
+
+    /// <summary>Its making; of a construction shape what it was made as last, or itself where it never was anything else.</summary>
+    [JsonIgnore]
+    public Making LastMaking => IsConstruction ? Kept.LastOrDefault() ?? Making : Making;
 
     /// <summary>Its making where it is of a kind; null for another kind.</summary>
     public TMaking? MadeAs<TMaking>()
@@ -97,8 +102,10 @@ public sealed record Element
                     ? Kept
                     :
                     [
-                        .. Kept.Where(kept => kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()),
-                        Making,
+                        .. Kept.Where(kept =>
+                            kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()
+                        ),
+                        .. Making.IsSet ? [Making] : Array.Empty<Making>(),
                     ],
         };
 

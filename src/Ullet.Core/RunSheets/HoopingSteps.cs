@@ -21,15 +21,15 @@ internal static class HoopingSteps
             project.FindCloth(hooping.StabiliserClothId)
         );
         var top = ground ?? stabiliser!;
-        var what =
-            ground is null ? $"{top.Name} alone"
-            : stabiliser is null ? $"{ground.Name} alone"
-            : $"{ground.Name} over {stabiliser.Name}";
         var laidFirst = units.Select(unit => unit.Work).OfType<PieceAtWork>().Where(IsLaidFirst).ToList();
         var together = laidFirst
             .Select(work => work.Cloth.Name)
             .Distinct(StringComparer.Ordinal)
             .Aggregate("", (text, name) => $"{text}, with {name} face up on top");
+        var what =
+            ground is not null && stabiliser is not null ? $"{ground.Name} over {stabiliser.Name}"
+            : together.Length > 0 ? top.Name
+            : $"{top.Name} alone";
         var alone =
             ground is not null && stabiliser is null
                 ? "face up, with a light tear-away stabiliser if it is soft"

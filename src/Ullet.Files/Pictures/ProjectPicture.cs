@@ -72,7 +72,7 @@ public static class ProjectPicture
             using var path = PathOf(layer.Area);
             cloths.Lay(canvas, path, layer.Cloth);
         }
-        foreach (var element in project.Elements)
+        foreach (var element in project.Elements.Where(element => !element.Making.IsTakenOut))
         {
             var steps = evaluated
                 .Program.Steps.OfType<ProgramStitches>()

@@ -93,7 +93,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
                 ? new BastingDto(
                     basting.StitchLength ?? StitchDefaults.BastingLength,
                     basting.ThreadId,
-                    basting.HoldsId
+                    evaluated.Project.Find(basting.HoldsId ?? "")?.MadeAs<ClothMaking>() is null ? null : basting.HoldsId
                 )
                 : null
         );

@@ -12,7 +12,7 @@ internal static class ElementKinds
         {
             return ElementKind.Lettering;
         }
-        var making = element.IsConstruction ? element.Kept.LastOrDefault() ?? element.Making : element.Making;
+        var making = element.LastMaking;
         return making is ZoneMaking ? ElementKind.Zone
             : making.FollowsLines ? ElementKind.Line
             : ElementKind.Piece;

@@ -84,6 +84,38 @@ public sealed class MakingModulesTests
         Assert.Single(twice.Elements[0].Kept);
     }
 
+    [Fact]
+    public void AConstructionShape_ServesAsWhatItWasLast_NotAsWhatItWasBefore()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.With(new HeartShape()),
+            new SetMaking { ElementId = "e1", Kind = "line" },
+            new SetMaking { ElementId = "e1", Kind = "construction" }
+        );
+        Assert.True(project.Elements[0].MadeAs<ConstructionMaking>()!.AlongLines);
+        var cloth = SampleProject.Apply(
+            project,
+            new SetMaking { ElementId = "e1", Kind = "cloth" },
+            new MakeConstruction { ElementIds = ["e1"], IsConstruction = true }
+        );
+        Assert.False(cloth.Elements[0].MadeAs<ConstructionMaking>()!.AlongLines);
+        Assert.DoesNotContain(cloth.Elements[0].Kept, kept => kept is ConstructionMaking);
+        var sewn = SampleProject.Apply(cloth, new MakeConstruction { ElementIds = ["e1"], IsConstruction = false });
+        Assert.IsType<ClothMaking>(sewn.Elements[0].Making);
+    }
+
+    [Fact]
+    public void WordsStitchedAlongTheirEdges_StayThat_AsAConstructionShape()
+    {
+        var project = SampleProject.Apply(
+            SampleProject.Empty(),
+            new AddWords { Text = "Bean", FontId = "block", Use = LetteringUse.StitchedOutline },
+            new MakeConstruction { ElementIds = ["e1"], IsConstruction = true }
+        );
+        Assert.Equal(LetteringUse.StitchedOutline, LetteringUses.Of(project.Elements[0]));
+        Assert.Empty(SampleProject.Context.Evaluator.Bare(project.Elements[0]).Parts);
+    }
+
     [Theory]
     [InlineData("cloth", "encloses nothing")]
     [InlineData("zone", "encloses nothing")]

@@ -9,13 +9,13 @@ internal static class Construction
 {
     /// <summary>An element made a construction shape.</summary>
     internal static Element Of(Element element) =>
-        element.IsConstruction ? element : element.Made(new ConstructionMaking { AlongLines = element.IsLinework });
+        element.IsConstruction
+            ? element
+            : element.Made(new ConstructionMaking { AlongLines = element.Making.FollowsLines });
 
     /// <summary>A construction shape made again what it was last; one that never was anything else stays.</summary>
     internal static Element Sewn(Element element) =>
-        element.IsConstruction && element.Kept.LastOrDefault(kept => kept is not ConstructionMaking) is { } was
-            ? element.Made(was)
-            : element;
+        element.Made(element.LastMaking);
 
     /// <summary>The document with elements made construction shapes, or the refusal: one is locked.</summary>
     internal static Result<Project> Made(Project project, ImmutableArray<string> ids)

@@ -12,6 +12,9 @@ public sealed record BastingMaking : Making
     public override bool IsInParts => false;
 
     [JsonIgnore]
+    public override bool IsTakenOut => true;
+
+    [JsonIgnore]
     public override bool IsSewn => true;
 
     /// <summary>Longest stitch, mm; 4 to 7, null for the usual.</summary>

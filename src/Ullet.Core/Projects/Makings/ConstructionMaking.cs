@@ -13,5 +13,8 @@ public sealed record ConstructionMaking : Making
     public override bool IsInParts => !AlongLines;
 
     [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsSet => false;
+
+    [System.Text.Json.Serialization.JsonIgnore]
     public override bool IsSewn => false;
 }

@@ -21,7 +21,7 @@ public static class LetteringUses
     {
         var words = element.FormedAs<TextForm>();
         return words is null ? null
-            : element.MadeAs<LineMaking>() is not null ? LetteringUse.StitchedOutline
+            : element.LastMaking is LineMaking ? LetteringUse.StitchedOutline
             : words.IsOnePiece ? LetteringUse.OnePiece
             : LetteringUse.OneByOne;
     }

@@ -19,6 +19,14 @@ public abstract record Making
     [JsonIgnore]
     public abstract bool IsInParts { get; }
 
+    /// <summary>True where a person sets something of it, which is kept when it is made something else.</summary>
+    [JsonIgnore]
+    public virtual bool IsSet => true;
+
+    /// <summary>True for what is taken out again, and is not seen on finished work.</summary>
+    [JsonIgnore]
+    public virtual bool IsTakenOut => false;
+
     /// <summary>True for what a needle sews.</summary>
     [JsonIgnore]
     public abstract bool IsSewn { get; }
