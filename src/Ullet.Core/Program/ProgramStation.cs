@@ -25,7 +25,7 @@ public sealed record ProgramInput(
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 4;
+    public int Version => 5;
 
     public long Bytes(StitchProgram output) => output.Bytes;
 
@@ -154,11 +154,14 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 continue;
             }
             var step = (StitchStep)steps[i];
-            var handsNext = i + 1 < steps.Length && steps[i + 1] is HandStep;
+            var next = i + 1 < steps.Length ? steps[i + 1] as StitchStep : null;
+            var handsNext = i + 1 < steps.Length && next is null;
+            // What is taken out again hangs on nothing that stays.
             var sectionEnds =
-                handsNext
-                || i + 1 >= steps.Length
-                || (steps[i + 1] as StitchStep)?.Stage.ThreadId != step.Stage.ThreadId;
+                next is null
+                || next.Stage.ThreadId != step.Stage.ThreadId
+                || StageTable.Of(step.Stage.Id).IsTakenOut
+                || StageTable.Of(next.Stage.Id).IsTakenOut;
             var sewn = needle.Write(input.Stitches[step.Key], hidden.Longest(step.Stage), sectionEnds);
             for (var part = 0; part < sewn.Count; part++)
             {

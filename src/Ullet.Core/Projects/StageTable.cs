@@ -24,7 +24,11 @@ public enum StageId
 /// <param name="Key">Its part of a step key, for ever.</param>
 /// <param name="Words">Its name in the trade's words, unless its making calls it otherwise.</param>
 /// <param name="MayBeOff">True when a step of it may be switched off in the run sheet; stages of cloth are switched on its card.</param>
-public sealed record StageRow(StageId Id, string Key, string Words, bool MayBeOff);
+public sealed record StageRow(StageId Id, string Key, string Words, bool MayBeOff)
+{
+    /// <summary>True for what is taken out again: its thread is cut where it begins and ends.</summary>
+    public bool IsTakenOut { get; init; }
+}
 
 /// <summary>All stages, a row each.</summary>
 public static class StageTable
@@ -36,7 +40,7 @@ public static class StageTable
         new(StageId.Cover, "cover", "cover", false),
         new(StageId.CutGuide, "guide", "cut guide", false),
         new(StageId.Line, "line", "line", true),
-        new(StageId.Basting, "basting", "basting", false),
+        new(StageId.Basting, "basting", "basting", false) { IsTakenOut = true },
     ];
 
     public static StageRow Of(StageId id) => All.First(row => row.Id == id);

@@ -88,6 +88,17 @@ public sealed class BastingTests
     }
 
     [Fact]
+    public void ItsThread_IsCutBeforeAndAfter_SoThatItHangsOnNothingThatStays()
+    {
+        var project = SampleProject.Apply(SampleProject.With(new HeartShape()), new AddBasting());
+        var steps = SampleProject.Evaluate(project).Program.Steps.OfType<ProgramStitches>().ToList();
+        var at = steps.FindIndex(step => step.Role == "basting");
+        Assert.Equal(steps[at].Thread, steps[at + 1].Thread);
+        Assert.Equal(NeedleKind.Trim, steps[at].Commands[^1].Kind);
+        Assert.Equal(NeedleKind.Jump, steps[at + 1].Commands[0].Kind);
+    }
+
+    [Fact]
     public void Stitches_AreSixMillimetresLong_AndAsLongAsAsked()
     {
         var project = SampleProject.Apply(SampleProject.With(new HeartShape()), new AddBasting());
