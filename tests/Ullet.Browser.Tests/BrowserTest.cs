@@ -7,7 +7,7 @@ namespace Ullet.Browser.Tests;
 public abstract class BrowserTest(UlletSite site)
 {
     private static readonly string Axe = File.ReadAllText(
-        Path.Combine(UlletSite.Root, "src/ullet-web/node_modules/axe-core/axe.min.js")
+        Path.Combine(Repository.Root, "src/ullet-web/node_modules/axe-core/axe.min.js")
     );
 
     private protected UlletSite Site { get; } = site;
@@ -22,7 +22,7 @@ public abstract class BrowserTest(UlletSite site)
         }
         catch
         {
-            var folder = Directory.CreateDirectory(Path.Combine(UlletSite.Root, "artifacts", "failures")).FullName;
+            var folder = Directory.CreateDirectory(Path.Combine(Repository.Root, "artifacts", "failures")).FullName;
             File.WriteAllBytes(Path.Combine(folder, $"{GetType().Name}.{name}.png"), visitor.Picture());
             File.WriteAllLines(Path.Combine(folder, $"{GetType().Name}.{name}.txt"), visitor.Complaints());
             throw;

@@ -75,7 +75,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             visitor.WaitForText("This is not a font: the file is too short.");
             visitor.ChooseFile(
                 "Font file",
-                Path.Combine(UlletSite.Root, "assets/fonts/lettering/chango/Chango_400Regular.ttf")
+                Path.Combine(Repository.Root, "assets/fonts/lettering/chango/Chango_400Regular.ttf")
             );
             visitor.WaitForText("strokes");
             visitor.Click("button", "Set the words");

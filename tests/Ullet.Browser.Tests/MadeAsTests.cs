@@ -53,7 +53,7 @@ public sealed class MadeAsTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.Click("link", "Packet");
             foreach (var format in StitchFormats.All)
             {
-                var row = format == StitchFormats.All[0] ? "Stitch file" : $"Stitches as .{format.Ending}";
+                var row = format == StitchFormats.List ? "Stitch file" : $"Stitches as .{format.Ending}";
                 var file = visitor.Download("link", $"Download: {row}", "." + format.Ending);
                 var read = format.Read(file);
                 Assert.True(read.IsOk, read.Refusal?.Words);

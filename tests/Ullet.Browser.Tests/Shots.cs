@@ -9,7 +9,7 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
 {
     private readonly string _folder =
         Environment.GetEnvironmentVariable("ULLET_SHOTS")
-        ?? Directory.CreateDirectory(Path.Combine(UlletSite.Root, "artifacts", "shots")).FullName;
+        ?? Directory.CreateDirectory(Path.Combine(Repository.Root, "artifacts", "shots")).FullName;
 
     [Fact]
     public void EachMainView_FromDemoData() =>

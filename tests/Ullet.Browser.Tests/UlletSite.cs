@@ -19,7 +19,7 @@ public sealed class UlletSite : IDisposable
             host.UseSetting("data", DataFolder)
                 .UseSetting("demo", "true")
                 .UseSetting("port", "0")
-                .UseSetting("web", Path.Combine(Root, "src/ullet-web/dist"))
+                .UseSetting("web", Path.Combine(Repository.Root, "src/ullet-web/dist"))
                 .ConfigureServices(services =>
                 {
                     if (_recorder is not null)
@@ -38,8 +38,6 @@ public sealed class UlletSite : IDisposable
         Client = new HttpClient { BaseAddress = Address };
     }
 
-    internal static string Root { get; } = FindRoot();
-
     public string DataFolder { get; }
 
     public Uri Address { get; }
@@ -52,17 +50,5 @@ public sealed class UlletSite : IDisposable
         _factory.Dispose();
         _recorder?.Dispose();
         Directory.Delete(DataFolder, recursive: true);
-    }
-
-    private static string FindRoot()
-    {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
-        {
-            folder =
-                Path.GetDirectoryName(folder)
-                ?? throw new InvalidOperationException("The repository's root was not found.");
-        }
-        return folder;
     }
 }

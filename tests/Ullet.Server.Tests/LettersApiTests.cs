@@ -8,7 +8,7 @@ namespace Ullet.Server.Tests;
 public sealed class LettersApiTests(TestServer server) : IClassFixture<TestServer>
 {
     private static readonly byte[] Font = File.ReadAllBytes(
-        Path.Combine(Repository(), "assets/fonts/lettering/chango/Chango_400Regular.ttf")
+        Path.Combine(Repository.Root, "assets/fonts/lettering/chango/Chango_400Regular.ttf")
     );
 
     [Fact]
@@ -172,15 +172,5 @@ public sealed class LettersApiTests(TestServer server) : IClassFixture<TestServe
         var body = await answer.Content.ReadAsStringAsync();
         Assert.True(answer.IsSuccessStatusCode, body);
         return JsonNode.Parse(body)!;
-    }
-
-    private static string Repository()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Ullet.slnx")))
-        {
-            folder = folder.Parent;
-        }
-        return folder.FullName;
     }
 }

@@ -31,15 +31,13 @@ public sealed partial class DirectionTests
         "Edits",
     ];
 
-    private static readonly string Root = FindRoot();
-
     [Fact]
     public void Core_Folders_UseOnlyFoldersBelowThem()
     {
         var wrong = new List<string>();
         foreach (var file in Sources("src/Ullet.Core"))
         {
-            var folder = Path.GetRelativePath(Path.Combine(Root, "src/Ullet.Core"), file).Split('/')[0];
+            var folder = Path.GetRelativePath(Path.Combine(Repository.Root, "src/Ullet.Core"), file).Split('/')[0];
             var place = Array.IndexOf(Order, folder);
             Assert.True(place >= 0, $"{folder} has no place in the order of the core's folders");
             var used = CoreUsing().Matches(File.ReadAllText(file)).Select(match => match.Groups[1].Value);
@@ -72,7 +70,7 @@ public sealed partial class DirectionTests
     [Fact]
     public void Core_HasOnePackage()
     {
-        var project = File.ReadAllText(Path.Combine(Root, "src/Ullet.Core/Ullet.Core.csproj"));
+        var project = File.ReadAllText(Path.Combine(Repository.Root, "src/Ullet.Core/Ullet.Core.csproj"));
         var packages = PackageName().Matches(project).Select(match => match.Groups[1].Value);
         Assert.Equal(["NetTopologySuite"], packages);
     }
@@ -115,7 +113,7 @@ public sealed partial class DirectionTests
     /// <summary>Every import of one of the web app's own modules: file and file, without endings.</summary>
     private static List<(string From, string To)> WebImports()
     {
-        var web = Path.Combine(Root, "src/ullet-web/src");
+        var web = Path.Combine(Repository.Root, "src/ullet-web/src");
         var found = new List<(string, string)>();
         foreach (var file in Directory.EnumerateFiles(web, "*.ts*", SearchOption.AllDirectories))
         {
@@ -139,22 +137,10 @@ public sealed partial class DirectionTests
 
     private static IEnumerable<string> Sources(string folder) =>
         Directory
-            .EnumerateFiles(Path.Combine(Root, folder), "*.cs", SearchOption.AllDirectories)
+            .EnumerateFiles(Path.Combine(Repository.Root, folder), "*.cs", SearchOption.AllDirectories)
             .Where(file =>
                 !file.Contains("/obj/", StringComparison.Ordinal) && !file.Contains("/bin/", StringComparison.Ordinal)
             );
-
-    private static string FindRoot()
-    {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
-        {
-            folder =
-                Path.GetDirectoryName(folder)
-                ?? throw new InvalidOperationException("The repository's root was not found.");
-        }
-        return folder;
-    }
 
     [GeneratedRegex(@"Ullet\.Core\.([A-Z]\w+)", RegexOptions.None, 5000)]
     private static partial Regex CoreUsing();

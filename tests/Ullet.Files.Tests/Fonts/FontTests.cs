@@ -14,7 +14,7 @@ public sealed class FontTests
     public void Shelf_HasAtLeastNineFonts_EachWithItsLicence()
     {
         Assert.True(DemoWork.Fonts.Entries.Length >= 9);
-        var folders = Directory.GetDirectories(Path.Combine(Repository(), "assets/fonts/lettering"));
+        var folders = Directory.GetDirectories(Path.Combine(Repository.Root, "assets/fonts/lettering"));
         Assert.All(
             folders,
             folder =>
@@ -232,22 +232,12 @@ public sealed class FontTests
     {
         var wanted = id.Replace("-", "", StringComparison.Ordinal);
         var file = Directory
-            .GetFiles(Path.Combine(Repository(), "assets/fonts/lettering"), "*.ttf", SearchOption.AllDirectories)
+            .GetFiles(Path.Combine(Repository.Root, "assets/fonts/lettering"), "*.ttf", SearchOption.AllDirectories)
             .Single(path =>
                 string.Concat(Path.GetFileNameWithoutExtension(path).Where(char.IsLetter))
                     .Replace("Regular", "", StringComparison.Ordinal)
                     .Equals(string.Concat(wanted.Where(char.IsLetter)), StringComparison.OrdinalIgnoreCase)
             );
         return File.ReadAllBytes(file);
-    }
-
-    private static string Repository()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Ullet.slnx")))
-        {
-            folder = folder.Parent;
-        }
-        return folder.FullName;
     }
 }

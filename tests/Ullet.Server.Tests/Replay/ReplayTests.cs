@@ -14,7 +14,7 @@ public sealed partial class ReplayTests
     /// <summary>What hands out the document itself, whose schema is told by the document.</summary>
     private static readonly Regex Document = OfDocument();
 
-    private static readonly string Folder = Path.Combine(Root(), "tests", "recorded", "0.6", "requests");
+    private static readonly string Folder = Path.Combine(Repository.Root, "tests", "recorded", "0.6", "requests");
 
     public static TheoryData<string> Recordings =>
         [.. Directory.EnumerateFiles(Folder).Select(file => Path.GetFileName(file)).Order(StringComparer.Ordinal)];
@@ -100,16 +100,6 @@ public sealed partial class ReplayTests
         request.Body is { } body
             ? Encoding.UTF8.GetString(Convert.FromBase64String(body))[..Math.Min(300, body.Length / 2)]
             : "";
-
-    private static string Root()
-    {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
-        {
-            folder = Path.GetDirectoryName(folder) ?? throw new InvalidOperationException("No repository.");
-        }
-        return folder;
-    }
 
     [GeneratedRegex("/clip$|/api/projects/[0-9a-f]+$", RegexOptions.ExplicitCapture, matchTimeoutMilliseconds: 1000)]
     private static partial Regex OfDocument();
