@@ -8,7 +8,7 @@ using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
 using Ullet.Files.Fonts;
-using Ullet.Files.StitchLists;
+using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
 
 namespace Ullet.Bench;
@@ -24,7 +24,7 @@ internal static class EngineBench
     {
         var large = Grown(Stitches);
         var work = new Work(large);
-        var text = StitchListExport.Make(work.Evaluated.Program);
+        var text = StitchFormats.Make(StitchFormats.List, work.Evaluated.Program);
         var gzip = Measured.Median(9, _ => Gzip(text));
         var fresh = Measured.Median(9, _ => work.Sew(withOutlines: true), WarmUp);
         yield return new Ratio(

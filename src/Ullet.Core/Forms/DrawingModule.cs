@@ -19,19 +19,8 @@ internal sealed class DrawingModule : FormModule<DrawingForm>
         {
             Lines = [.. form.Drawing.Lines.Select(drawn => new OpenPath(DrawnContour.Curves(drawn)))],
         };
-        var map = BoxFit.Map(lines, element.Box);
-        var holes = form.Holes.Select(hole => new OpenPath(FilledForm.ContourOf(hole).Curves));
-        return new ElementOutline(
-            new Outline([])
-            {
-                Lines =
-                [
-                    .. lines.Lines.Select(line => line.Transform(map)),
-                    .. holes.Select(hole => OnWall(hole, element.Box)),
-                ],
-            },
-            []
-        );
+        var holes = form.Holes.Select(hole => new OpenPath(PlacedHoles.OnWall(form.Drawing, hole, element.Box).Curves));
+        return new ElementOutline(new Outline([]) { Lines = [.. lines.InBox(element.Box).Lines, .. holes] }, []);
     }
 
     private protected override ContentHash Key(DrawingForm form, IGlyphSource fonts) =>
@@ -61,12 +50,4 @@ internal sealed class DrawingModule : FormModule<DrawingForm>
 
     private protected override IEnumerable<(string What, int Count, int Most)> Counts(DrawingForm form) =>
         FilledForm.Counts(form.Holes);
-
-    private static OpenPath OnWall(OpenPath own, ElementBox box) =>
-        own.Transform(
-            Affine
-                .Scale(box.IsFlipped ? -1 : 1, 1)
-                .Then(Affine.Rotate(box.Rotation))
-                .Then(Affine.Translate(box.X, box.Y))
-        );
 }

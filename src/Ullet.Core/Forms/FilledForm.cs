@@ -16,7 +16,7 @@ internal static class FilledForm
     internal static ElementOutline Outline(ShapeSource source, ImmutableArray<PieceHole> holes, Element element)
     {
         var shape = ShapeContours.Outline(source, element.Box.Width, element.Box.Height);
-        foreach (var hole in holes.Select(hole => ContourOf(hole).Oriented(clockwise: false)))
+        foreach (var hole in holes.Select(hole => PlacedHoles.Own(hole).Oriented(clockwise: false)))
         {
             var place = hole.Bounds().Centre;
             var around = shape.Parts.FirstOrDefault(part => part.Shell.Flatten(0.05).Winding(place) != 0);
@@ -35,10 +35,6 @@ internal static class FilledForm
 
     internal static ContentHash Key(ShapeSource shape, ImmutableArray<PieceHole> holes) =>
         ContentHash.Of(new Input(shape, [.. holes]), "filled");
-
-    /// <summary>A hole's edge in its element's own frame, mm.</summary>
-    internal static Contour ContourOf(PieceHole hole) =>
-        ShapeContours.Make(hole.Shape, hole.Width, hole.Height).Transform(Affine.Translate(hole.X, hole.Y));
 
     internal static Refusal? CheckHoles(ImmutableArray<PieceHole> holes) =>
         holes.Select(Check).FirstOrDefault(wrong => wrong is not null);

@@ -25,9 +25,7 @@ public static class BoxFit
         {
             fit = Leaned(form, fit, box);
         }
-        return fit.Then(Affine.Scale(box.IsFlipped ? -1 : 1, 1))
-            .Then(Affine.Rotate(box.Rotation))
-            .Then(Affine.Translate(box.X, box.Y));
+        return fit.Then(Frame(box));
     }
 
     /// <summary>Leans a form to the right about the middle of its height, degrees.</summary>
@@ -53,12 +51,11 @@ public static class BoxFit
     }
 
     /// <summary>A place of the element's own frame (from its middle, before flip and turn) on the wall.</summary>
-    public static Point OnWall(ElementBox box, Point own) =>
-        Affine
-            .Scale(box.IsFlipped ? -1 : 1, 1)
-            .Then(Affine.Rotate(box.Rotation))
-            .Then(Affine.Translate(box.X, box.Y))
-            .Apply(own);
+    public static Point OnWall(ElementBox box, Point own) => Frame(box).Apply(own);
+
+    /// <summary>From an element's own frame (from its middle, before flip and turn) to the wall.</summary>
+    public static Affine Frame(ElementBox box) =>
+        Affine.Scale(box.IsFlipped ? -1 : 1, 1).Then(Affine.Rotate(box.Rotation)).Then(Affine.Translate(box.X, box.Y));
 
     /// <summary>A spot of the element's own frame on the wall.</summary>
     public static Point OnWall(ElementBox box, Spot spot) =>

@@ -72,10 +72,7 @@ public static class NodeLines
     /// in its frame stays where it is on the wall.</summary>
     public static Element With(Element element, ImmutableArray<NodeLine> lines)
     {
-        var frame = Affine
-            .Scale(element.Box.IsFlipped ? -1 : 1, 1)
-            .Then(Affine.Rotate(element.Box.Rotation))
-            .Then(Affine.Translate(element.Box.X, element.Box.Y));
+        var frame = BoxFit.Frame(element.Box);
         var inverse = frame.Inverse();
         var own = lines.Select(line => line.Transform(inverse)).ToImmutableArray();
         var bounds = own.SelectMany(line => line.Curves())
@@ -119,11 +116,7 @@ public static class NodeLines
     {
         foreach (var hole in drawn.Holes)
         {
-            var contour = ShapeContours
-                .Make(hole.Shape, hole.Width, hole.Height)
-                .Transform(Affine.Translate(hole.X, hole.Y));
-            var shape = ShapeContours.Outline(drawn.Drawing, element.Box.Width, element.Box.Height);
-            var onWall = contour.Transform(BoxFit.Map(shape, element.Box));
+            var onWall = PlacedHoles.OnWall(drawn.Drawing, hole, element.Box);
             var line = DrawnElements.ShapeOf(new Outline([new OutlinePart(onWall, [])])).Lines[0];
             yield return Nodes(line, Affine.Identity, isCloth: true);
         }

@@ -102,9 +102,7 @@ public sealed record Element
                     ? Kept
                     :
                     [
-                        .. Kept.Where(kept =>
-                            kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()
-                        ),
+                        .. Kept.Where(kept => kept.GetType() != making.GetType() && kept.GetType() != Making.GetType()),
                         .. Making.IsSet ? [Making] : Array.Empty<Making>(),
                     ],
         };

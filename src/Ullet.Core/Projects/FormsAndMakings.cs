@@ -82,11 +82,7 @@ internal static class FormsAndMakings
         if (element["isConstruction"] is JsonValue construction && construction.TryGetValue(out bool isIt) && isIt)
         {
             others.Add(making);
-            making = new JsonObject
-            {
-                ["kind"] = "construction",
-                ["alongLines"] = (string?)making["kind"] == "line",
-            };
+            making = new JsonObject { ["kind"] = "construction", ["alongLines"] = (string?)making["kind"] == "line" };
         }
         element.Remove("isConstruction");
         element["form"] = form;

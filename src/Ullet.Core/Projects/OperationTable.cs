@@ -55,23 +55,19 @@ public static class OperationTable
                 Count(it.Count)
                 ?? Range(it.CentreX, -1000, 1000, "mm", "The centre's place across", "centreX")
                 ?? Range(it.CentreY, -1000, 1000, "mm", "The centre's place down", "centreY")
-                ?? Range(it.Sweep, -360, 360, "degrees", "The angle", "sweep")
+                ?? Angle(it.Sweep, "sweep")
         ),
         Row<Mirror>(
             true,
             "Mirroring",
             _ => "Mirror",
-            it =>
-                Range(it.Angle, -360, 360, "degrees", "The angle", "angle")
-                ?? Range(it.Distance, -1000, 1000, "mm", "The axis' distance", "distance")
+            it => Angle(it.Angle, "angle") ?? Range(it.Distance, -1000, 1000, "mm", "The axis' distance", "distance")
         ),
         Row<Split>(
             false,
             "The split",
             _ => "Split",
-            it =>
-                Range(it.Angle, -360, 360, "degrees", "The angle", "angle")
-                ?? Range(it.Distance, -1000, 1000, "mm", "The line's distance", "distance")
+            it => Angle(it.Angle, "angle") ?? Range(it.Distance, -1000, 1000, "mm", "The line's distance", "distance")
         ),
         Row<ClearCrumbs>(
             false,
@@ -95,6 +91,8 @@ public static class OperationTable
 
     private static Refusal? Count(int count) =>
         Range(count, 2, OperationLimits.MostCopies, "", "The number of copies", "count");
+
+    private static Refusal? Angle(double angle, string place) => Range(angle, -360, 360, "degrees", "The angle", place);
 
     private static Refusal? Width(double width) => Range(width, 0.5, 20, "mm", "The width", "width");
 

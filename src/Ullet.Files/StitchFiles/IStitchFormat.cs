@@ -23,6 +23,9 @@ public interface IStitchFormat
 
     /// <summary>What a file of this format has sewn, or why it can't be read.</summary>
     Result<ImmutableArray<SewnStep>> Read(ReadOnlySpan<byte> file);
+
+    /// <summary>Says how a file differs from the program that it was written from when it is read back, or null.</summary>
+    string? Differs(StitchProgram program, byte[] file) => ReadBack.Differs(program, Read(file));
 }
 
 /// <summary>A step that is sewn, as every format holds it.</summary>

@@ -201,8 +201,8 @@ internal static class ExportEndpoints
             {
                 Add(
                     zip,
-                    FileNames.StitchFile(evaluated, output, StitchFormats.All[0].Ending),
-                    StitchFormats.Make(StitchFormats.All[0], output.Program)
+                    FileNames.StitchFile(evaluated, output, StitchFormats.List.Ending),
+                    StitchFormats.Make(StitchFormats.List, output.Program)
                 );
             }
             foreach (var (choice, wish) in PacketCuts(evaluated))

@@ -93,7 +93,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
                 ? new BastingDto(
                     basting.StitchLength ?? StitchDefaults.BastingLength,
                     basting.ThreadId,
-                    evaluated.Project.Find(basting.HoldsId ?? "")?.MadeAs<ClothMaking>() is null ? null : basting.HoldsId
+                    evaluated.Project.Find(basting.HoldsId ?? "")?.MadeAs<ClothMaking>() is null
+                        ? null
+                        : basting.HoldsId
                 )
                 : null
         );

@@ -109,7 +109,12 @@ public sealed class MakingModulesTests
     {
         var project = SampleProject.Apply(
             SampleProject.Empty(),
-            new AddWords { Text = "Bean", FontId = "block", Use = LetteringUse.StitchedOutline },
+            new AddWords
+            {
+                Text = "Bean",
+                FontId = "block",
+                Use = LetteringUse.StitchedOutline,
+            },
             new MakeConstruction { ElementIds = ["e1"], IsConstruction = true }
         );
         Assert.Equal(LetteringUse.StitchedOutline, LetteringUses.Of(project.Elements[0]));
@@ -166,6 +171,23 @@ public sealed class MakingModulesTests
                 }
             }
         }
+    }
+
+    [Fact]
+    public void AHoleOfALeaningDrawing_LiesAtTheSamePlace_AsClothAndAsALine()
+    {
+        var cloth = SampleProject.Apply(
+            SampleProject.With(new HeartShape()),
+            new FreezeElement { ElementId = "e1" },
+            new SetHole { ElementId = "e1", Hole = new PieceHole(new EllipseShape(), 4, 6, 12, 9) },
+            new SkewElements { ElementIds = ["e1"], Degrees = 20 }
+        );
+        var line = SampleProject.Apply(cloth, new SetMaking { ElementId = "e1", Kind = "line" });
+        var hole = SampleProject.Context.Evaluator.OutlineOf(cloth.Elements[0]).Parts[0].Holes[0].Bounds();
+        var sewn = SampleProject.Context.Evaluator.OutlineOf(line.Elements[0]).Lines[^1].Bounds();
+        Assert.Equal(hole.MinX, sewn.MinX, 1e-6);
+        Assert.Equal(hole.MaxX, sewn.MaxX, 1e-6);
+        Assert.Equal(hole.MaxY, sewn.MaxY, 1e-6);
     }
 
     [Fact]

@@ -6,6 +6,7 @@ using Ullet.Files.Drawings;
 using Ullet.Files.Fonts;
 using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
+using Ullet.Files.StitchFiles;
 using Ullet.Files.StitchLists;
 
 namespace Ullet.Files.Tests.Doors;
@@ -76,7 +77,7 @@ public sealed class MutatedFilesTests
         var page = CutPage.Of("Sample", evaluated.Sheets[0]);
         return kind switch
         {
-            "ulst" => [StitchListExport.Make(evaluated.Program)],
+            "ulst" => [StitchFormats.Make(StitchFormats.List, evaluated.Program)],
             "ullet" => [ProjectFile.Export(evaluated.Project, [])],
             "cut svg" => [CutExport.Make(page, new CutFileWish(CutFormat.Svg)).Value],
             "cut dxf" => [CutExport.Make(page, new CutFileWish(CutFormat.Dxf)).Value],

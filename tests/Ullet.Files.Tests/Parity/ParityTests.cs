@@ -10,7 +10,7 @@ public sealed class ParityTests
 {
     private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true };
 
-    private static readonly string Folder = Path.Combine(Root(), "tests", "recorded", "0.6");
+    private static readonly string Folder = Path.Combine(Repository.Root, "tests", "recorded", "0.6");
 
     public static TheoryData<string> Names =>
         [
@@ -58,15 +58,5 @@ public sealed class ParityTests
                 JsonSerializer.SerializeToUtf8Bytes(given, Indented)
             );
         }
-    }
-
-    internal static string Root()
-    {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
-        {
-            folder = Path.GetDirectoryName(folder) ?? throw new InvalidOperationException("No repository.");
-        }
-        return folder;
     }
 }

@@ -89,7 +89,7 @@ public sealed class StitchFormatsTests
     [Fact]
     public void Example_OfTheFormatsPage_CanBeRead()
     {
-        var page = File.ReadAllText(Path.Combine(Parity.ParityTests.Root(), "docs/formats/stitches-csv.md"));
+        var page = File.ReadAllText(Path.Combine(Repository.Root, "docs/formats/stitches-csv.md"));
         var example = page[(page.IndexOf("```\n", StringComparison.Ordinal) + 4)..];
         var read = Csv.Read(Encoding.UTF8.GetBytes(example[..example.IndexOf("```", StringComparison.Ordinal)])).Value;
         var step = Assert.Single(read);

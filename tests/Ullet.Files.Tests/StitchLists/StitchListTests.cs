@@ -3,6 +3,7 @@ using System.Text;
 using Ullet.Core.Edits;
 using Ullet.Core.Layers;
 using Ullet.Core.Program;
+using Ullet.Files.StitchFiles;
 using Ullet.Files.StitchLists;
 
 namespace Ullet.Files.Tests.StitchLists;
@@ -31,7 +32,7 @@ public sealed class StitchListTests
     public void Read_OfWhatWasWritten_GivesTheSameProgram(string title)
     {
         var program = DemoWork.All[title].Program;
-        var read = StitchListReader.Read(StitchListExport.Make(program)).Value;
+        var read = StitchListReader.Read(StitchFormats.Make(StitchFormats.List, program)).Value;
         Assert.Equal(program.Title, read.Title);
         Assert.Equal(program.Threads, read.Threads);
         Assert.Equal((program.FieldWidth, program.FieldHeight), (read.FieldWidth, read.FieldHeight));
@@ -69,7 +70,7 @@ public sealed class StitchListTests
             new RenameProject { Title = "The \"14\" \\ patch, Ångström's" }
         );
         var noted = DemoWork.With(evaluated.Project, new NoteStep { StepKey = "e1.lay.0", Note = "say \"when\" \\o/" });
-        var read = StitchListReader.Read(StitchListExport.Make(noted.Program)).Value;
+        var read = StitchListReader.Read(StitchFormats.Make(StitchFormats.List, noted.Program)).Value;
         Assert.Equal("The \"14\" \\ patch, Ångström's", read.Title);
         Assert.Contains(read.Steps.OfType<ProgramHands>(), step => step.Note == "say \"when\" \\o/");
     }
@@ -114,7 +115,7 @@ public sealed class StitchListTests
         {
             Steps = program.Steps.Replace(hands, hands with { Changes = hands.Changes.Add(new LayerRemoved("p-zip")) }),
         };
-        var read = StitchListReader.Read(StitchListExport.Make(program)).Value;
+        var read = StitchListReader.Read(StitchFormats.Make(StitchFormats.List, program)).Value;
         Assert.Equal(program.Cautions, read.Cautions);
         foreach (var (written, found) in program.Steps.Zip(read.Steps))
         {
@@ -196,12 +197,7 @@ public sealed class StitchListTests
     [Fact]
     public void Example_OfTheFormatsPage_CanBeRead()
     {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "Ullet.slnx")))
-        {
-            folder = Path.GetDirectoryName(folder)!;
-        }
-        var page = File.ReadAllText(Path.Combine(folder, "docs/formats/stitch-list.md"));
+        var page = File.ReadAllText(Path.Combine(Repository.Root, "docs/formats/stitch-list.md"));
         var example = page[(page.LastIndexOf("```\nullet-stitch-list", StringComparison.Ordinal) + 4)..];
         example = example[..example.IndexOf("```", StringComparison.Ordinal)];
         var program = StitchListReader.Read(Encoding.UTF8.GetBytes(example)).Value;
@@ -209,7 +205,8 @@ public sealed class StitchListTests
         Assert.Equal((2, 11, 1), (program.Steps.Length, program.StitchCount, program.StopCount));
     }
 
-    private static string Whole() => Encoding.UTF8.GetString(StitchListExport.Make(DemoWork.Patch.Program));
+    private static string Whole() =>
+        Encoding.UTF8.GetString(StitchFormats.Make(StitchFormats.List, DemoWork.Patch.Program));
 
     private static string Replaced(string old, string by)
     {
@@ -220,7 +217,11 @@ public sealed class StitchListTests
     }
 
     private static List<string> Lines(StitchProgram program) =>
-        [.. Encoding.UTF8.GetString(StitchListExport.Make(program)).Split('\n', StringSplitOptions.RemoveEmptyEntries)];
+        [
+            .. Encoding
+                .UTF8.GetString(StitchFormats.Make(StitchFormats.List, program))
+                .Split('\n', StringSplitOptions.RemoveEmptyEntries),
+        ];
 
     private static double AreaOf(LayerChange change) =>
         change switch

@@ -14,8 +14,7 @@ internal static class Construction
             : element.Made(new ConstructionMaking { AlongLines = element.Making.FollowsLines });
 
     /// <summary>A construction shape made again what it was last; one that never was anything else stays.</summary>
-    internal static Element Sewn(Element element) =>
-        element.Made(element.LastMaking);
+    internal static Element Sewn(Element element) => element.Made(element.LastMaking);
 
     /// <summary>The document with elements made construction shapes, or the refusal: one is locked.</summary>
     internal static Result<Project> Made(Project project, ImmutableArray<string> ids)
