@@ -12,5 +12,18 @@ export default tseslint.config(
       "@typescript-eslint/no-non-null-assertion": "error",
     },
   },
+  {
+    // What is typed, ticked or chosen goes through the shared fields: they take it before any press.
+    files: ["src/rooms/**/*.tsx", "src/frame/**/*.tsx", "src/parts/*.tsx"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "JSXOpeningElement[name.name=/^(input|select|textarea)$/]",
+          message: "Use a field of parts/fields: it takes what is typed before any press.",
+        },
+      ],
+    },
+  },
   { ignores: ["src/api/schema.generated.ts", "dist"] },
 );

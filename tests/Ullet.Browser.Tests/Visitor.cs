@@ -214,7 +214,7 @@ internal sealed class Visitor : IDisposable
             () =>
             {
                 _driver
-                    .FindElement(By.XPath($"//label[contains(normalize-space(.), '{words}')]/input[@type='radio']"))
+                    .FindElement(By.XPath($"//label[contains(normalize-space(.), '{words}')]/button[@role='radio']"))
                     .Click();
                 return true;
             }

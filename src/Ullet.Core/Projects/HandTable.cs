@@ -17,7 +17,17 @@ public sealed record HandRow(
     double Seconds,
     bool MayBeOff,
     string Sentence
-);
+)
+{
+    /// <summary>True where a cloth may come into the hoop with it.</summary>
+    public bool Lays { get; init; }
+
+    /// <summary>True where it is laid on the hoop's back; false where a person says whether it goes beneath.</summary>
+    public bool LaysBehind { get; init; }
+
+    /// <summary>True where a layer goes out of the hoop with it.</summary>
+    public bool TakesAway { get; init; }
+}
 
 /// <summary>All kinds of hand steps, a row each.</summary>
 public static class HandTable
@@ -25,7 +35,7 @@ public static class HandTable
     public static readonly ImmutableArray<HandRow> All =
     [
         new(HandKind.HoopUp, "hoop-up", "hoop up", 180, false, "Make the hoop up with what is sewn on."),
-        new(HandKind.Lay, "lay", "lay", 45, false, "Lay a cloth on top."),
+        new(HandKind.Lay, "lay", "lay", 45, false, "Lay a cloth on top.") { Lays = true },
         new(HandKind.Trim, "trim", "trim", 150, false, "Cut a cloth back along a stitched line, in the hoop."),
         new(HandKind.Finish, "finish", "finish", 120, false, "Take the work out of the hoop and make it tidy."),
         new(HandKind.CutOut, "cut-out", "cut out", 120, false, "Cut a piece out along a line, out of the hoop."),
@@ -37,7 +47,11 @@ public static class HandTable
             90,
             false,
             "Turn the hoop over and lay a cloth on its back."
-        ),
+        )
+        {
+            Lays = true,
+            LaysBehind = true,
+        },
         new(
             HandKind.OpenZip,
             "open-zip",
@@ -54,9 +68,15 @@ public static class HandTable
             30,
             false,
             "Put something between the layers: a tab, a ribbon, hardware."
-        ),
+        )
+        {
+            Lays = true,
+        },
         new(HandKind.Tape, "tape", "tape", 30, false, "Tape something away from the needle."),
-        new(HandKind.Remove, "remove", "remove", 30, false, "Take something out of the hoop again."),
+        new(HandKind.Remove, "remove", "remove", 30, false, "Take something out of the hoop again.")
+        {
+            TakesAway = true,
+        },
         new(HandKind.Press, "press", "press", 60, true, "Press flat with an iron."),
         new(HandKind.Turn, "turn", "turn", 180, false, "Turn the work right side out."),
         new(

@@ -28,6 +28,15 @@ public sealed record StageRow(StageId Id, string Key, string Words, bool MayBeOf
 {
     /// <summary>True for what is taken out again: its thread is cut where it begins and ends.</summary>
     public bool IsTakenOut { get; init; }
+
+    /// <summary>What it is for, in a few words.</summary>
+    public string Why { get; init; } = "";
+
+    /// <summary>True for what is sewn with the hooping's thread of covers where none is set, false for its thread of lines.</summary>
+    public bool IsOfCovers { get; init; }
+
+    /// <summary>True for what holds cloth down, inside its edge.</summary>
+    public bool HoldsCloth { get; init; }
 }
 
 /// <summary>All stages, a row each.</summary>
@@ -35,12 +44,12 @@ public static class StageTable
 {
     public static readonly ImmutableArray<StageRow> All =
     [
-        new(StageId.Placement, "placement", "placement", false),
-        new(StageId.TackDown, "tack", "tack-down", false),
-        new(StageId.Cover, "cover", "cover", false),
-        new(StageId.CutGuide, "guide", "cut guide", false),
-        new(StageId.Line, "line", "line", true),
-        new(StageId.Basting, "basting", "basting", false) { IsTakenOut = true },
+        new(StageId.Placement, "placement", "placement", false) { Why = "shows where the cloth goes" },
+        new(StageId.TackDown, "tack", "tack-down", false) { Why = "holds the cloth", HoldsCloth = true },
+        new(StageId.Cover, "cover", "cover", false) { Why = "holds or hides the edge", IsOfCovers = true },
+        new(StageId.CutGuide, "guide", "cut guide", false) { Why = "in a hooping of its own" },
+        new(StageId.Line, "line", "line", true) { Why = "sewn without cloth", IsOfCovers = true },
+        new(StageId.Basting, "basting", "basting", false) { Why = "holds until it comes out", IsTakenOut = true },
     ];
 
     public static StageRow Of(StageId id) => All.First(row => row.Id == id);

@@ -81,6 +81,9 @@ public static class StandInCutter
     /// <summary>The most lines of one file.</summary>
     internal const int MostLines = 20_000;
 
+    /// <summary>True for the formats whose files it can run.</summary>
+    public static bool Runs(CutFormat format) => format is CutFormat.Svg or CutFormat.Dxf;
+
     public static DryRun Run(CutFile file, CutterSetup setup)
     {
         var place = Affine.Translate(setup.X ?? 0, setup.Y ?? 0);

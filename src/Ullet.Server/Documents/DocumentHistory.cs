@@ -19,8 +19,8 @@ namespace Ullet.Server.Documents;
 /// <param name="Project">The document.</param>
 public sealed record Head(ProjectRow Row, long Revision, long SavedAt, Project Project);
 
-/// <summary>What an answered change left behind.</summary>
-public sealed record Saved(long Head, string Label);
+/// <summary>What a saved change left behind: the head that it made, and what it is called.</summary>
+public sealed record Saved(Head Head, string Label);
 
 /// <summary>The one writer of documents: edits, undo, redo; each saved in one transaction before it is answered.</summary>
 /// <remarks>What an edit computes is computed before the transaction begins, on the head that the caller knows; it is saved if that
@@ -53,6 +53,14 @@ public sealed class DocumentHistory(
         var revision = await Revision(row.HeadId, cancellation);
         return new Head(row, revision.Id, revision.At, Snapshot.Unpack(revision.Snapshot));
     }
+
+    /// <summary>The number of a project's head, without reading its document; null for a project that is not on the shelf.</summary>
+    public Task<long?> Current(string projectId, CancellationToken cancellation) =>
+        db
+            .Projects.AsNoTracking()
+            .Where(p => p.Id == projectId && p.DeletedAt == null)
+            .Select(p => (long?)p.HeadId)
+            .FirstOrDefaultAsync(cancellation);
 
     /// <summary>Puts a new project on the shelf, once it has passed the check of documents and could be computed.</summary>
     /// <returns>Its id and head, or why it can't be put there.</returns>
@@ -133,14 +141,13 @@ public sealed class DocumentHistory(
             expectedHead,
             async row =>
             {
-                await writer.Append(row, row.HeadId, label, after, cancellation);
-                return new Saved(row.HeadId, label);
+                return new Saved(await writer.Append(row, row.HeadId, label, after, cancellation), label);
             },
             cancellation
         );
         if (saved.IsOk)
         {
-            heads.Adopt(projectId, saved.Value.Head, evaluated);
+            heads.Adopt(projectId, saved.Value.Head.Revision, evaluated);
         }
         return saved;
     }
@@ -174,8 +181,7 @@ public sealed class DocumentHistory(
                     };
                 }
                 var parent = await Revision(parentId, cancellation);
-                await writer.MoveTo(row, parent, cancellation);
-                return new Saved(parentId, head.Label);
+                return new Saved(await writer.MoveTo(row, parent, cancellation), head.Label);
             },
             cancellation
         );
@@ -194,8 +200,7 @@ public sealed class DocumentHistory(
                         Kind = RefusalKind.Conflict,
                     };
                 }
-                await writer.MoveTo(row, child, cancellation);
-                return new Saved(child.Id, child.Label);
+                return new Saved(await writer.MoveTo(row, child, cancellation), child.Label);
             },
             cancellation
         );

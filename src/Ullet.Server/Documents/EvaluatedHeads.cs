@@ -9,6 +9,9 @@ public sealed class EvaluatedHeads(Evaluator evaluator)
     private readonly RecentEvaluations _heads = new(48_000_000);
     private readonly RecentEvaluations _previews = new(16_000_000);
 
+    /// <summary>What the stations made of a head; null where it is not at hand.</summary>
+    public Evaluated? Known(string projectId, long revision) => _heads.Find(projectId, revision);
+
     /// <summary>What the stations make of a head.</summary>
     public Evaluated Of(Head head, CancellationToken cancellation)
     {
@@ -34,5 +37,5 @@ public sealed class EvaluatedHeads(Evaluator evaluator)
         _previews.Keep(head.Row.Id, head.Revision, value, TimeSpan.Zero);
 
     /// <summary>The newest preview made on this head, or null.</summary>
-    public Evaluated? PreviewOn(Head head) => _previews.Find(head.Row.Id, head.Revision);
+    public Evaluated? PreviewOn(string projectId, long revision) => _previews.Find(projectId, revision);
 }

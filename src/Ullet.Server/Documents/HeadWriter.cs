@@ -55,7 +55,8 @@ public sealed class HeadWriter(UlletDb db, TimeProvider clock)
     }
 
     /// <summary>Writes a state on another one, or the first of all, and makes it the head.</summary>
-    internal async Task Append(
+    /// <returns>The head that it is now.</returns>
+    internal async Task<Head> Append(
         ProjectRow row,
         long? parent,
         string label,
@@ -81,15 +82,19 @@ public sealed class HeadWriter(UlletDb db, TimeProvider clock)
         {
             await RevisionThinning.Run(db, row.Id, row.HeadId, RevisionsKept, cancellation);
         }
+        return new Head(row, revision.Id, revision.At, project);
     }
 
     /// <summary>Makes a state that stands in the history the head.</summary>
-    internal async Task MoveTo(ProjectRow row, RevisionRow target, CancellationToken cancellation)
+    /// <returns>The head that it is now.</returns>
+    internal async Task<Head> MoveTo(ProjectRow row, RevisionRow target, CancellationToken cancellation)
     {
+        var project = Snapshot.Unpack(target.Snapshot);
         row.HeadId = target.Id;
-        row.Title = Snapshot.Unpack(target.Snapshot).Title;
+        row.Title = project.Title;
         row.UpdatedAt = Now;
         await db.SaveChangesAsync(cancellation);
+        return new Head(row, target.Id, target.At, project);
     }
 
     /// <summary>The refusal for a change of a head that is none any more.</summary>

@@ -59,11 +59,7 @@ public sealed class ProjectRepair(UlletDb db, HeadWriter writer)
         return await writer.Locked(
             projectId,
             row.HeadId,
-            async own =>
-            {
-                await writer.Append(own, last.Revision, Label, last.Project, cancellation);
-                return new Saved(own.HeadId, Label);
-            },
+            async own => new Saved(await writer.Append(own, last.Revision, Label, last.Project, cancellation), Label),
             cancellation
         );
     }

@@ -29,7 +29,9 @@ internal static class DamagedProjectEndpoints
     )
     {
         var saved = await repair.Restore(id, cancellation);
-        return saved.IsOk ? TypedResults.Ok(new CreatedProject(id, saved.Value.Head)) : Problems.Of(saved.Refusal!);
+        return saved.IsOk
+            ? TypedResults.Ok(new CreatedProject(id, saved.Value.Head.Revision))
+            : Problems.Of(saved.Refusal!);
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Stored(

@@ -5,6 +5,7 @@ using Ullet.Core.Pipeline;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Shapes06;
 using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
@@ -33,7 +34,11 @@ public sealed record MendRequest
     public string? ElementId { get; init; }
 }
 
-/// <summary>The new head and what the edit is called; the scene only for a preview, which saves nothing.</summary>
+/// <summary>The new head, what the edit is called, and the scene after it: of the new head, or of a preview, which saves nothing.
+/// </summary>
+/// <param name="Head">The head that stands now.</param>
+/// <param name="Label">What the edit is called.</param>
+/// <param name="Scene">Null where a change is saved whose scene takes more than may be taken; it is asked for apart then.</param>
 public sealed record EditAnswer(long Head, string Label, SceneDto? Scene);
 
 public sealed record RevisionDto(long Id, long? ParentId, string Label, long At, bool IsHead);
@@ -44,10 +49,10 @@ internal static class EditEndpoints
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Edits");
-        group.MapPost("edits", Edit).WithName("edit");
-        group.MapPost("undo", Undo).WithName("undo");
-        group.MapPost("redo", Redo).WithName("redo");
-        group.MapPost("mends", Mend).WithName("mend");
+        group.MapPost("edits", Edit).WithName("edit").AddEndpointFilter<Adapter06>();
+        group.MapPost("undo", Undo).WithName("undo").AddEndpointFilter<Adapter06>();
+        group.MapPost("redo", Redo).WithName("redo").AddEndpointFilter<Adapter06>();
+        group.MapPost("mends", Mend).WithName("mend").AddEndpointFilter<Adapter06>();
         group.MapGet("revisions", Revisions).WithName("listRevisions");
     }
 
@@ -56,15 +61,14 @@ internal static class EditEndpoints
         EditRequest request,
         DocumentHistory history,
         EvaluatedHeads heads,
-        SceneBuilder scenes,
-        Workbench bench,
+        SceneAnswers answers,
         CancellationToken cancellation,
         bool preview = false
     )
     {
         if (!preview)
         {
-            return Answer(await history.Apply(id, request.Head, request.Edit, cancellation));
+            return await answers.Of(await history.Apply(id, request.Head, request.Edit, cancellation), cancellation);
         }
         if (await history.Load(id, cancellation) is not { } head)
         {
@@ -77,8 +81,7 @@ internal static class EditEndpoints
         }
         var evaluated = made.Value.Evaluated;
         heads.KeepPreview(head, evaluated);
-        var around = await history.Around(id, head.Revision, cancellation);
-        var scene = bench.Run(WorkKind.Showing, "This preview", _ => scenes.Build(head, evaluated, around));
+        var scene = await answers.Scene("This preview", head, _ => evaluated, cancellation);
         return TypedResults.Ok(new EditAnswer(head.Revision, request.Edit.Label(head.Project), scene));
     }
 
@@ -86,21 +89,24 @@ internal static class EditEndpoints
         string id,
         HeadRequest request,
         DocumentHistory history,
+        SceneAnswers answers,
         CancellationToken cancellation
-    ) => Answer(await history.Undo(id, request.Head, cancellation));
+    ) => await answers.Of(await history.Undo(id, request.Head, cancellation), cancellation);
 
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Redo(
         string id,
         HeadRequest request,
         DocumentHistory history,
+        SceneAnswers answers,
         CancellationToken cancellation
-    ) => Answer(await history.Redo(id, request.Head, cancellation));
+    ) => await answers.Of(await history.Redo(id, request.Head, cancellation), cancellation);
 
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Mend(
         string id,
         MendRequest request,
         DocumentHistory history,
         EvaluatedHeads heads,
+        SceneAnswers answers,
         Workbench bench,
         CancellationToken cancellation
     )
@@ -113,7 +119,10 @@ internal static class EditEndpoints
             .Run(WorkKind.Showing, "This project", token => heads.Of(head, token))
             .Findings.FirstOrDefault(f => f.Code == request.Code && f.ElementId == request.ElementId);
         return finding?.Mend is { } mend
-            ? Answer(await history.Apply(id, request.Head, MendEdits.Of(mend, head.Project), cancellation))
+            ? await answers.Of(
+                await history.Apply(id, request.Head, MendEdits.Of(mend, head.Project), cancellation),
+                cancellation
+            )
             : Problems.Of(new Refusal("mend-unknown", "code", "That finding is gone, or has no mend."));
     }
 
@@ -138,9 +147,4 @@ internal static class EditEndpoints
             .ToListAsync(cancellation);
         return TypedResults.Ok(revisions);
     }
-
-    private static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(Result<Saved> saved) =>
-        saved.IsOk
-            ? TypedResults.Ok(new EditAnswer(saved.Value.Head, saved.Value.Label, null))
-            : Problems.Of(saved.Refusal!);
 }

@@ -9,6 +9,7 @@ using Ullet.Core.Stitches;
 using Ullet.Files.CutFiles;
 using Ullet.Files.Fonts;
 using Ullet.Files.StitchFiles;
+using Ullet.Server.Devices;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
 
@@ -41,14 +42,31 @@ public sealed record Catalogue(
     ImmutableArray<MakingChoice> Makings,
     ImmutableArray<StitchFormatChoice> StitchFormats,
     NumberRange BastingLength,
-    ImmutableArray<CutFormatChoice> CutFormats
+    ImmutableArray<CutFormatChoice> CutFormats,
+    ImmutableArray<ZoneChoice> Zones,
+    ImmutableArray<HoldingChoice> Holdings,
+    ImmutableArray<TackChoice> Tacks
 );
+
+/// <summary>A kind of zone.</summary>
+/// <param name="Role">The kind.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Summary">What it does, in a sentence.</param>
+public sealed record ZoneChoice(ZoneRole Role, string Name, string Summary);
+
+/// <summary>What keeps a laid cloth in place.</summary>
+public sealed record HoldingChoice(Holding Id, string Name);
+
+/// <summary>A stitch of a tack-down.</summary>
+public sealed record TackChoice(TackKind Id, string Name);
 
 /// <summary>A format of cut files.</summary>
 /// <param name="Id">The format.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="About">What it is for, in a few words.</param>
-public sealed record CutFormatChoice(CutFormat Id, string Name, string About);
+/// <param name="Ending">How its files end.</param>
+/// <param name="IsRunByCutter">True when the stand-in cutter can run it.</param>
+public sealed record CutFormatChoice(CutFormat Id, string Name, string About, string Ending, bool IsRunByCutter);
 
 /// <summary>What may be made of a form.</summary>
 /// <param name="Kind">Its word in requests.</param>
@@ -85,10 +103,29 @@ public sealed record MotifChoice(string Id, string Name, double Length, string P
 public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, string? Topping, string Needle);
 
 /// <summary>A kind of hand step.</summary>
-public sealed record HandChoice(HandKind Id, string Name, string Sentence);
+/// <param name="Id">The kind.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Sentence">What hands do.</param>
+/// <param name="Lays">True where a cloth may come into the hoop with it.</param>
+/// <param name="LaysBehind">True where it is laid on the hoop's back.</param>
+/// <param name="TakesAway">True where a layer goes out of the hoop with it.</param>
+public sealed record HandChoice(HandKind Id, string Name, string Sentence, bool Lays, bool LaysBehind, bool TakesAway);
 
 /// <summary>A stage of a method as it is called there.</summary>
-public sealed record StageChoice(StageId Role, string Name);
+/// <param name="Role">The stage.</param>
+/// <param name="Name">What the method calls it.</param>
+/// <param name="Why">What it is for, in a few words.</param>
+/// <param name="IsOfCovers">True for what is sewn with the thread of covers where none is set.</param>
+/// <param name="HoldsCloth">True for what holds cloth down, inside its edge.</param>
+/// <param name="ChoosesStitch">True where the stitch that holds it is chosen.</param>
+public sealed record StageChoice(
+    StageId Role,
+    string Name,
+    string Why,
+    bool IsOfCovers,
+    bool HoldsCloth,
+    bool ChoosesStitch
+);
 
 /// <param name="Name">What it is called.</param>
 /// <param name="Shape">The generator with its usual numbers.</param>
@@ -150,7 +187,7 @@ internal static class ReferenceEndpoints
                 method.Id,
                 method.Name,
                 method.Summary,
-                [.. method.Stages.Select(role => new StageChoice(role, method.StageWords(role)))],
+                [.. method.Stages.Select(role => Stage(method, StageTable.Of(role)))],
                 method.CutsToSize,
                 method.Stages.Contains(StageId.Placement),
                 method.CutAllowance is null ? "no cut shape"
@@ -179,7 +216,14 @@ internal static class ReferenceEndpoints
         [
             .. HandTable
                 .All.Where(row => row.Kind is not (HandKind.HoopUp or HandKind.Finish))
-                .Select(row => new HandChoice(row.Kind, row.Name, row.Sentence)),
+                .Select(row => new HandChoice(
+                    row.Kind,
+                    row.Name,
+                    row.Sentence,
+                    row.Lays,
+                    row.LaysBehind,
+                    row.TakesAway
+                )),
         ],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),
         Range(StitchRanges.CoverSpacing, StitchDefaults.CoverSpacing),
@@ -196,7 +240,18 @@ internal static class ReferenceEndpoints
         [.. MakingModules.All.Select(making => new MakingChoice(making.Kind, making.Name, making.Summary))],
         [.. StitchFormats.All.Select(format => new StitchFormatChoice(format.Ending, format.Name, format.About))],
         Range(StitchRanges.BastingLength, StitchDefaults.BastingLength),
-        [.. CutFormats.All.Select(format => new CutFormatChoice(format.Id, format.Name, format.About))]
+        [
+            .. CutFormats.All.Select(format => new CutFormatChoice(
+                format.Id,
+                format.Name,
+                format.About,
+                format.Ending,
+                StandInCutter.Runs(format.Id)
+            )),
+        ],
+        [.. ZoneTable.All.Select(zone => new ZoneChoice(zone.Role, zone.Name, zone.Sentence))],
+        [.. HoldingTable.All.Select(row => new HoldingChoice(row.Id, row.Name))],
+        [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))]
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)
@@ -217,6 +272,17 @@ internal static class ReferenceEndpoints
         var read = LengthText.Read(request.Text, request.Unit);
         return read.IsOk ? TypedResults.Ok(new LengthAnswer(read.Value)) : Problems.Of(read.Refusal!);
     }
+
+    private static StageChoice Stage(IAppliqueMethod method, StageRow row) =>
+        new(
+            row.Id,
+            method.StageWords(row.Id),
+            row.Why,
+            row.IsOfCovers,
+            row.HoldsCloth,
+            // What is set behind is held by a line that follows its own edge.
+            row.HoldsCloth && !method.CoverLiesOnGround
+        );
 
     private static NumberRange Range((double Least, double Most) range, double usual) =>
         new(range.Least, range.Most, usual);

@@ -5,6 +5,8 @@ using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Scenes.Elements;
+using Ullet.Server.Shapes06;
 using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
@@ -15,7 +17,7 @@ internal static class SceneEndpoints
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Scene");
-        group.MapGet("scene", Scene).WithName("getScene");
+        group.MapGet("scene", Scene).WithName("getScene").AddEndpointFilter<Adapter06>();
         group.MapGet("elements/{elementId}/form", Form).WithName("getForm");
         group.MapGet("maps/{kind}", StitchMap).WithName("getMap");
         group
@@ -54,7 +56,7 @@ internal static class SceneEndpoints
     }
 
     /// <summary>The nodes and the stretches of edge of one element.</summary>
-    private static async Task<Results<Ok<FormDto>, ProblemHttpResult>> Form(
+    private static async Task<Results<Ok<DetailDto>, ProblemHttpResult>> Form(
         string id,
         string elementId,
         DocumentHistory history,
@@ -81,7 +83,7 @@ internal static class SceneEndpoints
             bench.Run(
                 WorkKind.Showing,
                 $"The form of {element.Name}",
-                token => FormDtos.Of(element, heads.Of(head, token), evaluator)
+                token => DetailDtos.Of(element, heads.Of(head, token), evaluator)
             )
         );
     }
@@ -121,12 +123,16 @@ internal static class SceneEndpoints
         CancellationToken cancellation
     )
     {
-        if (await history.Load(id, cancellation) is not { } head)
+        if (await history.Current(id, cancellation) is not { } current)
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var evaluated = bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token));
-        var bytes = Find(evaluated, stepKey, key) ?? Find(heads.PreviewOn(head), stepKey, key);
+        var evaluated = heads.Known(id, current);
+        if (evaluated is null && await history.Load(id, cancellation) is { } head)
+        {
+            evaluated = bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token));
+        }
+        var bytes = Find(evaluated, stepKey, key) ?? Find(heads.PreviewOn(id, current), stepKey, key);
         if (bytes is null)
         {
             return Problems.Of(

@@ -88,6 +88,7 @@ internal static class ServerSetup
         services.AddScoped<DocumentHistory>();
         services.AddScoped<ProjectRepair>();
         services.AddScoped<Evaluations>();
+        services.AddScoped<SceneAnswers>();
         services.AddScoped<CutExports>();
         services.AddHostedService<Housekeeping>();
         services.AddExceptionHandler<ExceptionAnswers>();

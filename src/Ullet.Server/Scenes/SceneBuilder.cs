@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
+using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
@@ -8,6 +9,7 @@ using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
 using Ullet.Core.Timing;
 using Ullet.Server.Documents;
+using Ullet.Server.Scenes.Elements;
 
 namespace Ullet.Server.Scenes;
 
@@ -94,22 +96,25 @@ public sealed class SceneBuilder(Evaluator evaluator)
             order.Whole(),
             PatternDtos.Of(evaluated),
             [.. evaluated.Base.Select(layer => new ClothPathDto(layer.Cloth.Id, PathText.Of(layer.Area)))]
-        );
+        )
+        {
+            Source = evaluated,
+        };
     }
 
     private static ImmutableArray<StepDto> Steps(RunSheet sheet, StitchProgram program, RunSheetDtos? order)
     {
         var seconds = StepTimes.Of(program);
-        var threads = sheet.Steps.OfType<StitchStep>().ToDictionary(step => step.Key, step => step.Stage.ThreadId);
+        var stages = sheet.Steps.OfType<StitchStep>().ToDictionary(step => step.Key, step => step.Stage);
         var parts = new Dictionary<StepKey, int>();
-        return [.. program.Steps.Select((step, i) => Step(step, seconds[i], program, threads, parts, order))];
+        return [.. program.Steps.Select((step, i) => Step(step, seconds[i], program, stages, parts, order))];
     }
 
     private static StepDto Step(
         ProgramStep step,
         double seconds,
         StitchProgram program,
-        Dictionary<StepKey, string> threads,
+        Dictionary<StepKey, Stage> stages,
         Dictionary<StepKey, int> parts,
         RunSheetDtos? order
     )
@@ -125,6 +130,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 hands.Text,
                 hands.Warning,
                 hands.Note,
+                null,
                 hands.Kind,
                 null,
                 null,
@@ -149,8 +155,9 @@ public sealed class SceneBuilder(Evaluator evaluator)
             null,
             null,
             null,
+            stages[sewn.Key].Id,
             null,
-            part == 0 ? threads[sewn.Key] : null,
+            part == 0 ? stages[sewn.Key].ThreadId : null,
             program.Threads[sewn.Thread - 1].Colour,
             seconds,
             sewn.StitchCount,

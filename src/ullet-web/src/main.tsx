@@ -5,6 +5,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
+import { guardPresses } from "./state/typing";
 import "./styles.css";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
@@ -13,6 +14,8 @@ if (nonce) setNonce(nonce);
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: false, staleTime: 30_000, refetchOnWindowFocus: false } },
 });
+
+guardPresses(window);
 
 const root = document.getElementById("root");
 if (!root) throw new Error("The page has no root.");

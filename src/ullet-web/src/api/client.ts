@@ -87,23 +87,8 @@ function refusal(body: unknown): Refused {
 
 export const api = client;
 
-type Schemas = components["schemas"];
+export type Schemas = components["schemas"];
 export type Scene = Schemas["SceneDto"];
-export type Element = Schemas["ElementDto"];
-/** An element made of cloth: a piece, or words. */
-export type ClothElement = Element & { cloth: Schemas["ClothDto"] };
-/** Live text. */
-export type WordsElement = ClothElement & { words: Schemas["WordsDto"] };
-/** A line sewn without cloth. */
-export type LineElement = Element & { line: LineSettings };
-
-export const isCloth = (element: Element): element is ClothElement => element.cloth != null;
-/** True for what is laid as cloth: words that are only stitched along their edges are not. */
-export const isLaid = (element: Element): element is ClothElement =>
-  isCloth(element) && (element.madeAs === "cloth" || element.madeAs === "construction");
-export const isWords = (element: Element): element is WordsElement => element.words != null;
-export const isLine = (element: Element): element is LineElement => element.line != null;
-
 export type ElementBox = Schemas["ElementBox"];
 export type Step = Schemas["StepDto"];
 export type StepOrder = Schemas["StepOrderDto"];
@@ -117,13 +102,6 @@ export type HandKind = Schemas["HandKind"];
 export type Pattern = Schemas["PatternDto"];
 export type PatternDrawing = Schemas["PatternDrawingDto"];
 export type ProjectPattern = Schemas["ProjectPatternDto"];
-export type ZoneRole = Schemas["ZoneRole"];
-/** A zone with its form. */
-export type ZoneElement = Element & { zone: ZoneRole };
-/** Basting with how it is sewn. */
-export type BastingElement = Element & { basting: Schemas["BastingDto"] };
-export const isBasting = (element: Element): element is BastingElement => element.basting != null;
-export const isZone = (element: Element): element is ZoneElement => element.zone != null;
 export type Finding = Schemas["FindingDto"];
 export type Sheet = Schemas["SheetDto"];
 export type SheetShape = Schemas["SheetShapeDto"];
@@ -144,21 +122,19 @@ export type Edit = Schemas["Edit"];
 export type ShapeSource = Schemas["ShapeSource"];
 export type CoverSettings = Schemas["CoverSettings"];
 export type RunSettings = Schemas["RunSettings"];
-export type CoverKind = Schemas["CoverKind"];
+export type CoverKind = NonNullable<Schemas["CoverKind"]>;
+export type StageChoice = Schemas["StageChoice"];
 export type TackKind = Schemas["TackKind"];
 export type Holding = Schemas["Holding"];
 export type EdgeMatch = Schemas["EdgeMatchDto"];
 export type Margin = Schemas["MarginDto"];
 export type StitchMap = Schemas["MapDto"];
-/** The stages that cloth has. */
-export type StageRole = Exclude<Schemas["StageId"], "line" | "basting">;
-export const isOfCloth = (stage: Schemas["StageId"]): stage is StageRole =>
-  stage !== "line" && stage !== "basting";
 export type Unit = Schemas["LengthUnit"];
 export type Catalogue = Schemas["Catalogue"];
 export type NumberRange = Schemas["NumberRange"];
 export type ShelfItem = Schemas["ShelfItem"];
 export type RoomUsed = Schemas["RoomUsed"];
+export type ZoneRole = Schemas["ZoneRole"];
 export type LineSettings = Schemas["LineSettings"];
 export type Letter = Schemas["LetterDto"];
 export type Clip = Schemas["Clip"];
@@ -175,7 +151,7 @@ type AllGiven<T> = T extends unknown ? Required<T> : never;
 export type OperationRow = Schemas["OperationDto"];
 export type Leftover = Schemas["LeftoverDto"];
 export type LeftoverKind = Schemas["LeftoverKind"];
-export type Form = Schemas["FormDto"];
+export type Detail = Schemas["DetailDto"];
 export type NodeLine = Schemas["NodeLine"];
 export type WallNode = Schemas["Node"];
 export type NodeKind = Schemas["NodeKind"];

@@ -1,9 +1,19 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
-import { useCallback, useRef } from "react";
+import { useMemo, useRef } from "react";
 import { say } from "../state/messages";
 import { useView } from "../state/view";
 import { answered, api, Refused, type Edit, type Scene } from "./client";
-import { keys } from "./queries";
+import { fetchScene, keys } from "./queries";
+
+/** An edit, or what makes one of the scene as it stands when its turn has come: so that two changes made in the same breath do not
+ * undo one another. */
+export type Wish = Edit | ((now: Scene) => Edit);
+
+/** A change of a head. */
+type Change = (scene: Scene) => Promise<{ scene: Scene | null }>;
+
+/** How often a change is made anew on a head that somebody else has moved. */
+const TRIES = 5;
 
 /** Edits wait for one another: each is made on the head that the one before it left. */
 const queues = new Map<string, Promise<unknown>>();
@@ -18,63 +28,101 @@ function queued<T>(projectId: string, work: () => Promise<T>): Promise<T> {
   return next;
 }
 
-function headOf(queries: QueryClient, projectId: string): number {
-  return queries.getQueryData<Scene>(keys.scene(projectId))?.head ?? 0;
+/** The scene of the newest head that is known. */
+async function newest(queries: QueryClient, projectId: string): Promise<Scene> {
+  return queries.getQueryData<Scene>(keys.scene(projectId)) ?? (await fetchScene(queries, projectId));
 }
 
-async function carryOut(queries: QueryClient, projectId: string, change: (head: number) => Promise<unknown>) {
-  try {
-    await change(headOf(queries, projectId));
-    return true;
-  } catch (wrong) {
-    say(wrong instanceof Refused ? wrong.message : "That could not be done.", "trouble");
-    return false;
-  } finally {
-    await queries.invalidateQueries({ queryKey: keys.scene(projectId) });
-    useView.getState().setPreview(null);
+/** Makes a change on the newest head; on one that was moved meanwhile it is made again. */
+async function made(queries: QueryClient, projectId: string, change: Change) {
+  for (let left = TRIES; ; left--) {
+    try {
+      const { scene } = await change(await newest(queries, projectId));
+      // A scene that is being fetched was asked for before this change.
+      await queries.cancelQueries({ queryKey: keys.scene(projectId) });
+      if (scene) queries.setQueryData(keys.scene(projectId), scene);
+      else await fetchScene(queries, projectId);
+      return;
+    } catch (wrong) {
+      if (!(wrong instanceof Refused) || wrong.code !== "head-stale" || left === 1) throw wrong;
+      await fetchScene(queries, projectId);
+    }
   }
 }
 
-/** Changes of one project: each resolves to false when the server refused, after its sentence was shown. */
+/** Makes a change when its turn has come; what can't be made says why. */
+function carriedOut(queries: QueryClient, projectId: string, change: Change): Promise<boolean> {
+  const { addPending, setPreview } = useView.getState();
+  addPending(1);
+  return queued(projectId, async () => {
+    try {
+      await made(queries, projectId, change);
+      return true;
+    } catch (wrong) {
+      const isOffline = wrong instanceof Refused && wrong.code === "offline";
+      say(
+        wrong instanceof Refused ? wrong.message : "That could not be done.",
+        "trouble",
+        isOffline
+          ? { label: "Try again", run: () => void carriedOut(queries, projectId, change) }
+          : undefined,
+      );
+      return false;
+    } finally {
+      setPreview(null);
+    }
+  }).finally(() => addPending(-1));
+}
+
+function makeOf(wish: Wish, scene: Scene): Edit {
+  return typeof wish === "function" ? wish(scene) : wish;
+}
+
+/** Changes of one project: each resolves to false when it could not be made, after a sentence said why. */
 export function useEdits(projectId: string) {
   const queries = useQueryClient();
   const previews = useRef<AbortController | null>(null);
-  const path = { params: { path: { id: projectId } } };
 
-  const run = (change: (head: number) => Promise<unknown>) => {
-    previews.current?.abort();
-    const { addPending } = useView.getState();
-    addPending(1);
-    return queued(projectId, () => carryOut(queries, projectId, change)).finally(() => addPending(-1));
-  };
+  return useMemo(() => {
+    const run = (change: Change) => {
+      previews.current?.abort();
+      return carriedOut(queries, projectId, change);
+    };
+    const path = { params: { path: { id: projectId } } };
+    const edit = (wish: Wish) =>
+      run((scene) =>
+        answered(
+          api.POST("/api/projects/{id}/edits", {
+            ...path,
+            body: { head: scene.head, edit: makeOf(wish, scene) },
+          }),
+        ),
+      );
+    const undo = () =>
+      run(({ head }) => answered(api.POST("/api/projects/{id}/undo", { ...path, body: { head } })));
+    const redo = () =>
+      run(({ head }) => answered(api.POST("/api/projects/{id}/redo", { ...path, body: { head } })));
+    const mend = (code: string, elementId: string | null | undefined) =>
+      run(({ head }) =>
+        answered(
+          api.POST("/api/projects/{id}/mends", {
+            ...path,
+            body: { head, code, elementId: elementId ?? null },
+          }),
+        ),
+      );
 
-  const edit = (wish: Edit) =>
-    run((head) => answered(api.POST("/api/projects/{id}/edits", { ...path, body: { head, edit: wish } })));
-
-  const undo = () =>
-    run((head) => answered(api.POST("/api/projects/{id}/undo", { ...path, body: { head } })));
-
-  const redo = () =>
-    run((head) => answered(api.POST("/api/projects/{id}/redo", { ...path, body: { head } })));
-
-  const mend = (code: string, elementId: string | null | undefined) =>
-    run((head) =>
-      answered(
-        api.POST("/api/projects/{id}/mends", { ...path, body: { head, code, elementId: elementId ?? null } }),
-      ),
-    );
-
-  /** Draws an edit without saving it; the latest one wins. */
-  const preview = useCallback(
-    async (wish: Edit) => {
+    /** Draws an edit without saving it; the latest one wins. */
+    const preview = async (wish: Wish) => {
       previews.current?.abort();
       const control = new AbortController();
       previews.current = control;
       try {
+        const scene = await newest(queries, projectId);
         const answer = await answered(
           api.POST("/api/projects/{id}/edits", {
             params: { path: { id: projectId }, query: { preview: true } },
-            body: { head: headOf(queries, projectId), edit: wish },
+            body: { head: scene.head, edit: makeOf(wish, scene) },
             signal: control.signal,
           }),
         );
@@ -82,17 +130,16 @@ export function useEdits(projectId: string) {
       } catch (wrong) {
         if (wrong instanceof Refused) say(wrong.message, "trouble");
       }
-    },
-    [projectId, queries],
-  );
+    };
 
-  /** Draws what is saved again, whatever was asked to be drawn before. */
-  const forgetPreview = () => {
-    previews.current?.abort();
-    useView.getState().setPreview(null);
-  };
+    /** Draws what is saved again, whatever was asked to be drawn before. */
+    const forgetPreview = () => {
+      previews.current?.abort();
+      useView.getState().setPreview(null);
+    };
 
-  return { edit, undo, redo, mend, preview, forgetPreview };
+    return { edit, undo, redo, mend, preview, forgetPreview };
+  }, [projectId, queries]);
 }
 
 export type Edits = ReturnType<typeof useEdits>;

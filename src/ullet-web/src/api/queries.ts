@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, type QueryClient } from "@tanstack/react-query";
 import type { MapKind } from "../state/view";
-import { answered, api } from "./client";
+import { answered, api, type Scene } from "./client";
 
 export const keys = {
   shelf: ["shelf"] as const,
@@ -28,8 +28,19 @@ export function useRoom() {
 export function useScene(id: string) {
   return useQuery({
     queryKey: keys.scene(id),
-    queryFn: ({ signal }) =>
-      answered(api.GET("/api/projects/{id}/scene", { params: { path: { id } }, signal })),
+    queryFn: ({ signal }) => readScene(id, signal),
+  });
+}
+
+const readScene = (id: string, signal: AbortSignal) =>
+  answered(api.GET("/api/projects/{id}/scene", { params: { path: { id } }, signal }));
+
+/** Reads a project's scene anew. */
+export function fetchScene(queries: QueryClient, id: string): Promise<Scene> {
+  return queries.fetchQuery({
+    queryKey: keys.scene(id),
+    queryFn: ({ signal }) => readScene(id, signal),
+    staleTime: 0,
   });
 }
 

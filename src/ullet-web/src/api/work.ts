@@ -14,6 +14,8 @@ interface Works {
 }
 
 const HEADER = "X-Ullet-Work";
+/** Says that this client reads an element as a form and a making, and needs no older shapes beside. */
+const SHAPES = ["Ullet-Shapes", "form-and-making"] as const;
 /** Answers that come sooner than this are never asked about. */
 const PATIENCE_MS = 900;
 const LOOK_EVERY_MS = 500;
@@ -28,6 +30,7 @@ let looking = false;
 export async function fetchNamed(request: Request): Promise<Response> {
   const id = crypto.randomUUID();
   request.headers.set(HEADER, id);
+  request.headers.set(...SHAPES);
   const timer = setTimeout(() => {
     waiting.add(id);
     void look();

@@ -1,39 +1,7 @@
-import type { Element } from "../api/client";
+import type { Element } from "../api/elements";
 import { apply, type Camera } from "./camera";
 
-const INDIGO = "#3b4ba3";
 const MADDER = "#b3343a";
-
-/** Edges of a piece that lies under others: what is covered pale and dashed, what is seen strong while it is selected. */
-export function paintUnderEdges(
-  ctx: CanvasRenderingContext2D,
-  element: Element,
-  camera: Camera,
-  ratio: number,
-  isChosen: boolean,
-) {
-  if (!element.coveredPath) return;
-  apply(ctx, camera, ratio);
-  const px = 1 / camera.scale;
-  ctx.lineCap = "butt";
-  const covered = new Path2D(element.coveredPath);
-  ctx.strokeStyle = "rgb(29 42 58 / 0.35)";
-  ctx.lineWidth = (isChosen ? 3 : 2) * px;
-  ctx.setLineDash([5 * px, 4 * px]);
-  ctx.stroke(covered);
-  ctx.strokeStyle = isChosen ? "#ffffff" : "rgb(255 255 255 / 0.75)";
-  ctx.lineWidth = (isChosen ? 1.8 : 1.1) * px;
-  ctx.stroke(covered);
-  ctx.setLineDash([]);
-  if (!isChosen || !element.visiblePath) return;
-  const visible = new Path2D(element.visiblePath);
-  ctx.strokeStyle = "#ffffff";
-  ctx.lineWidth = 4.4 * px;
-  ctx.stroke(visible);
-  ctx.strokeStyle = INDIGO;
-  ctx.lineWidth = 2.6 * px;
-  ctx.stroke(visible);
-}
 
 /** Crumbs filled, thin places ringed: what operations leave too small. */
 export function paintLeftovers(

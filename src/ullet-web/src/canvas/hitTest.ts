@@ -1,8 +1,9 @@
-import type { Element, Scene } from "../api/client";
+import type { Scene } from "../api/client";
+import { isFormed, type Element } from "../api/elements";
 import { HANDLES, handlePlace, type Handle } from "./boxes";
 import { toScreen, toWorld, type Camera, type Place } from "./camera";
 import { ringPlace } from "./overlayPainter";
-import { outlineOf } from "./outlines";
+import { makingOf } from "./makings";
 
 const probe = document.createElement("canvas").getContext("2d");
 
@@ -18,14 +19,7 @@ export function elementAt(scene: Scene, camera: Camera, at: Place): Element | nu
   for (const element of [...scene.elements].reverse()) {
     if (!probe) return null;
     if (!free(element)) continue;
-    if (element.kind !== "line" && probe.isPointInPath(outlineOf(element), world.x, world.y, "evenodd"))
-      return element;
-    if (element.bandPath) {
-      if (probe.isPointInPath(new Path2D(element.bandPath), world.x, world.y, "evenodd")) return element;
-      continue;
-    }
-    probe.lineWidth = (2 * LINE_REACH) / camera.scale;
-    if (probe.isPointInStroke(outlineOf(element), world.x, world.y)) return element;
+    if (makingOf(element).holds(probe, element, world, LINE_REACH / camera.scale)) return element;
   }
   return null;
 }
@@ -41,7 +35,7 @@ export function withGroup(scene: Scene, element: Element): string[] {
 /** The number of the letter under a place of the screen; null beside the letters. */
 export function letterAt(element: Element, camera: Camera, at: Place): number | null {
   const world = toWorld(camera, at);
-  const letters = element.words?.letters ?? [];
+  const letters = isFormed(element, "text") ? element.form.letters : [];
   const hit = letters.find((letter) =>
     probe?.isPointInPath(new Path2D(letter.path), world.x, world.y, "nonzero"),
   );

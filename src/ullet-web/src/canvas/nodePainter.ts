@@ -1,4 +1,4 @@
-import type { Form, WallNode } from "../api/client";
+import type { Detail, WallNode } from "../api/client";
 import type { NodeRef } from "../state/view";
 import { apply, toScreen, type Camera, type Place } from "./camera";
 
@@ -13,7 +13,7 @@ export type NodeGrip =
 const REACH = 8;
 
 /** The node, handle or stretch under a place of the screen; handles only of chosen nodes. */
-export function nodeGripAt(form: Form, chosen: NodeRef[], camera: Camera, at: Place): NodeGrip | null {
+export function nodeGripAt(form: Detail, chosen: NodeRef[], camera: Camera, at: Place): NodeGrip | null {
   const near = (place: Place) => {
     const on = toScreen(camera, place);
     return Math.hypot(on.x - at.x, on.y - at.y) <= REACH;
@@ -35,7 +35,7 @@ export function nodeGripAt(form: Form, chosen: NodeRef[], camera: Camera, at: Pl
 /** Draws lines, nodes and the handles of the chosen ones. */
 export function paintNodes(
   ctx: CanvasRenderingContext2D,
-  form: Form,
+  form: Detail,
   chosen: NodeRef[],
   camera: Camera,
   ratio: number,
@@ -77,7 +77,7 @@ function paintNode(ctx: CanvasRenderingContext2D, node: WallNode, held: boolean,
 }
 
 /** The form with a node or a handle where a hand has taken it, for the time of the drag. */
-export function carried(form: Form, grip: NodeGrip, chosen: NodeRef[], by: Place): Form {
+export function carried(form: Detail, grip: NodeGrip, chosen: NodeRef[], by: Place): Detail {
   const moved = (at: { x?: number; y?: number }) => ({ x: (at.x ?? 0) + by.x, y: (at.y ?? 0) + by.y });
   return {
     ...form,
@@ -104,7 +104,7 @@ function bends(node: WallNode, side: "in" | "out"): boolean {
   return Math.hypot(at.x - handle.x, at.y - handle.y) > 1e-6;
 }
 
-function pathOf(line: Form["lines"][number]): Path2D {
+function pathOf(line: Detail["lines"][number]): Path2D {
   const path = new Path2D();
   const first = line.nodes[0];
   if (!first) return path;
@@ -121,7 +121,7 @@ function pathOf(line: Form["lines"][number]): Path2D {
 }
 
 /** The stretch under a place, looked for on the drawing that is shown. */
-function stretchAt(form: Form, camera: Camera, at: Place): NodeGrip | null {
+function stretchAt(form: Detail, camera: Camera, at: Place): NodeGrip | null {
   const STEPS = 24;
   let best: NodeGrip | null = null;
   let nearest = REACH;

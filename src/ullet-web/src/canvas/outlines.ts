@@ -1,4 +1,4 @@
-import type { Element } from "../api/client";
+import type { Element } from "../api/elements";
 import type { Camera } from "./camera";
 
 export interface Frame {

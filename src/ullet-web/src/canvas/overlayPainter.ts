@@ -1,83 +1,18 @@
-import { isLaid, type Element, type ElementBox, type Finding } from "../api/client";
+import type { ElementBox, Finding } from "../api/client";
+import type { Element } from "../api/elements";
 import { HANDLES, handlePlace, onWall } from "./boxes";
 import { apply, toScreen, type Camera, type Place } from "./camera";
+import { makingOf } from "./makings";
 
 const INDIGO = "#3b4ba3";
-const VERDIGRIS = "#1f7a6d";
 
 /** How far above a box its turning ring stands, CSS pixels. */
 export const RING_AWAY = 26;
 
-/** Stage lines of a selected piece: placement long dashes, tack-down dots, cover hatched, cut edge double. */
-export function paintStageLines(
-  ctx: CanvasRenderingContext2D,
-  element: Element,
-  camera: Camera,
-  ratio: number,
-) {
+/** The lines of what is selected, over its picture. */
+export function paintMarks(ctx: CanvasRenderingContext2D, element: Element, camera: Camera, ratio: number) {
   apply(ctx, camera, ratio);
-  const px = 1 / camera.scale;
-  if (!isLaid(element) || element.isConstruction) {
-    paintSewnLine(ctx, element, px);
-    return;
-  }
-  const stages = element.cloth.stages;
-  if (!stages.cover.off && element.bandPath) hatch(ctx, element, px);
-  ctx.lineCap = "butt";
-  ctx.strokeStyle = VERDIGRIS;
-  ctx.lineWidth = 3.4 * px;
-  const cut = new Path2D(element.cutPath);
-  ctx.stroke(cut);
-  ctx.strokeStyle = "#ffffff";
-  ctx.lineWidth = 1.3 * px;
-  ctx.stroke(cut);
-  if (element.placementPath) {
-    ctx.strokeStyle = "#ffffff";
-    ctx.lineWidth = 2.8 * px;
-    const placement = new Path2D(element.placementPath);
-    ctx.stroke(placement);
-    ctx.setLineDash([10 * px, 5 * px]);
-    ctx.strokeStyle = INDIGO;
-    ctx.lineWidth = 1.6 * px;
-    ctx.stroke(placement);
-  }
-  if (element.tackPath) {
-    ctx.setLineDash([0, 6 * px]);
-    ctx.lineCap = "round";
-    ctx.strokeStyle = "#ffffff";
-    ctx.lineWidth = 3 * px;
-    ctx.stroke(new Path2D(element.tackPath));
-    ctx.strokeStyle = "#1d2a3a";
-    ctx.lineWidth = 2 * px;
-    ctx.stroke(new Path2D(element.tackPath));
-  }
-  ctx.setLineDash([]);
-}
-
-/** The edge of what is sewn without cloth: long dashes, as a placement. */
-function paintSewnLine(ctx: CanvasRenderingContext2D, element: Element, px: number) {
-  ctx.setLineDash([10 * px, 5 * px]);
-  ctx.lineCap = "butt";
-  ctx.strokeStyle = INDIGO;
-  ctx.lineWidth = 1.4 * px;
-  ctx.stroke(new Path2D(element.outlinePath));
-  ctx.setLineDash([]);
-}
-
-function hatch(ctx: CanvasRenderingContext2D, element: Element, px: number) {
-  ctx.save();
-  ctx.clip(new Path2D(element.bandPath), "evenodd");
-  const box = element.stitched ?? element.outline;
-  ctx.strokeStyle = "rgb(255 255 255 / 0.32)";
-  ctx.lineWidth = 1.2 * px;
-  ctx.beginPath();
-  const reach = box.height + 10;
-  for (let x = box.x - reach; x < box.x + box.width + 10; x += 9 * px) {
-    ctx.moveTo(x, box.y - 5);
-    ctx.lineTo(x + reach, box.y - 5 + reach);
-  }
-  ctx.stroke();
-  ctx.restore();
+  makingOf(element).mark(ctx, element, 1 / camera.scale);
 }
 
 /** The frame of a box with its handles and turning ring. */

@@ -1,5 +1,7 @@
-import type { Element } from "../api/client";
-import { paintElement, type Drawing } from "./wallPainter";
+import type { Element } from "../api/elements";
+import type { Drawing } from "./drawing";
+import { makingOf } from "./makings";
+import { paintElement } from "./wallPainter";
 import { type Frame } from "./outlines";
 
 /** One element painted once, at one scale. */
@@ -80,7 +82,6 @@ function around(element: Element) {
 }
 
 function signatureOf(drawing: Drawing, element: Element, scale: number, stepKey: string | null): string {
-  const cloth = drawing.scene.cloths.find((known) => known.id === element.cloth?.id);
   const steps = drawing.scene.steps
     .filter((step) => step.ownerId === element.id && step.stitchesKey)
     .map((step) => {
@@ -90,10 +91,8 @@ function signatureOf(drawing: Drawing, element: Element, scale: number, stepKey:
   return [
     scale.toFixed(5),
     element.outlinePath,
-    String(element.isConstruction),
-    element.zone == null ? "" : `${element.zone} ${stepKey}`,
-    JSON.stringify(element.cloths),
-    JSON.stringify(cloth),
+    element.making.kind,
+    makingOf(element).signature(drawing, element, stepKey),
     drawing.photos,
     ...steps,
   ].join("|");

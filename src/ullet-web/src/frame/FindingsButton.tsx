@@ -56,7 +56,7 @@ function FindingRow({ projectId, finding }: { projectId: string; finding: Findin
         <p>{finding.words}</p>
         <div className="flex flex-wrap gap-2">
           {finding.mendLabel ? (
-            <Button look="main" onClick={() => void edits.mend(finding.code, finding.elementId)}>
+            <Button look="main" onClick={() => edits.mend(finding.code, finding.elementId)}>
               {finding.mendLabel}
             </Button>
           ) : null}

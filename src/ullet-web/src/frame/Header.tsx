@@ -4,10 +4,10 @@ import { useEdits } from "../api/edits";
 import { useCatalogue } from "../api/queries";
 import type { Scene } from "../api/client";
 import { buttonClass } from "../parts/Button";
-import { Choice } from "../parts/Choice";
+import { Choice } from "../parts/fields/Choice";
 import { Eyelet } from "../parts/Eyelet";
 import { IconButton } from "../parts/IconButton";
-import { TextField } from "../parts/TextField";
+import { TextField } from "../parts/fields/TextField";
 import { inches } from "../state/lengths";
 import { FindingsButton } from "./FindingsButton";
 import { SavedAgo } from "./SavedAgo";
@@ -39,8 +39,9 @@ export function Header({ projectId, scene }: Props) {
           label="Project title"
           labelHidden
           value={scene.title}
-          className="h-6! truncate border-transparent! px-1! font-head text-[16px] font-semibold hover:border-line!"
-          onTyped={(title) => void edits.edit({ edit: "renameProject", title })}
+          quiet
+          className="h-6! truncate px-1! font-head text-[16px] font-semibold"
+          onTyped={(title) => edits.edit({ edit: "renameProject", title })}
         />
         <SavedAgo savedAt={scene.savedAt} />
       </div>
@@ -59,7 +60,7 @@ export function Header({ projectId, scene }: Props) {
         label={scene.undoLabel ? `Undo: ${scene.undoLabel}` : "Nothing to undo"}
         keys="Ctrl+Z"
         disabled={!scene.undoLabel}
-        onClick={() => void edits.undo()}
+        onClick={() => edits.undo()}
       >
         <Undo2 size={18} aria-hidden />
       </IconButton>
@@ -67,7 +68,7 @@ export function Header({ projectId, scene }: Props) {
         label={scene.redoLabel ? `Redo: ${scene.redoLabel}` : "Nothing to redo"}
         keys="Ctrl+Y"
         disabled={!scene.redoLabel}
-        onClick={() => void edits.redo()}
+        onClick={() => edits.redo()}
       >
         <Redo2 size={18} aria-hidden />
       </IconButton>
@@ -75,7 +76,7 @@ export function Header({ projectId, scene }: Props) {
         type="button"
         aria-label={inch ? "in, show millimetres instead" : "mm, show inches instead"}
         className="h-8 w-10 shrink-0 rounded-card border border-line text-[14px] font-semibold hover:bg-chalk"
-        onClick={() => void edits.edit({ edit: "setUnit", unit: inch ? "millimetre" : "inch" })}
+        onClick={() => edits.edit({ edit: "setUnit", unit: inch ? "millimetre" : "inch" })}
       >
         {inch ? "in" : "mm"}
       </button>

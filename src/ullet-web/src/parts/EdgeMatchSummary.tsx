@@ -29,9 +29,7 @@ export function EdgeMatchSummary({ projectId, elementId, match, unit, children }
       {match.mends.map((mend) => (
         <Button
           key={mend.number}
-          onClick={() =>
-            void edits.edit({ edit: "mendEdge", elementId, number: mend.number, value: mend.value })
-          }
+          onClick={() => edits.edit({ edit: "mendEdge", elementId, number: mend.number, value: mend.value })}
         >
           {mend.label}
         </Button>

@@ -1,5 +1,5 @@
 import type { Step, Thread } from "../api/client";
-import { TextField } from "./TextField";
+import { TextField } from "./fields/TextField";
 
 interface Props {
   step: Step;

@@ -1,12 +1,15 @@
 import { FolderOpen } from "lucide-react";
 import type { ReactNode } from "react";
 import type { ClothCut, Scene } from "../../api/client";
-import { Button, buttonClass } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
-import { LengthField } from "../../parts/LengthField";
-import { NumberField } from "../../parts/NumberField";
+import { useCatalogue } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { FileChooser } from "../../parts/fields/FileChooser";
+import { Choice } from "../../parts/fields/Choice";
+import { LengthField } from "../../parts/fields/LengthField";
+import { NumberField } from "../../parts/fields/NumberField";
 import { CutterReport } from "./CutterReport";
 import type { Corner, Cutter } from "./useCutter";
+import { Tick } from "../../parts/fields/Tick";
 
 interface Props {
   scene: Scene;
@@ -17,36 +20,33 @@ interface Props {
 /** The five steps at a cutter, in their order. */
 export function CutterSteps({ scene, cloth, cutter }: Props) {
   const { file, read, setting, test, busy, stage } = cutter;
+  const formats = useCatalogue().data?.cutFormats.filter((format) => format.isRunByCutter) ?? [];
   const isMoving = stage.doing === "frame" || stage.doing === "cutting";
   return (
     <ol className="divide-y divide-line">
       <Step number={1} title="Load the mat">
         <div className="flex flex-wrap gap-2">
-          <Button disabled={busy || isMoving} onClick={() => void cutter.take("svg")}>
-            Take SVG
-          </Button>
-          <Button disabled={busy || isMoving} onClick={() => void cutter.take("dxf")}>
-            Take DXF
-          </Button>
-          <label
-            className={`${buttonClass("plain")} cursor-pointer focus-within:ring-2 focus-within:ring-indigo`}
+          {formats.map((format) => (
+            <Button
+              key={format.id}
+              disabled={busy || isMoving}
+              onClick={() => void cutter.take(format.ending)}
+            >
+              Take {format.name}
+            </Button>
+          ))}
+          <FileChooser
+            label="Cut file"
+            accept={formats.map(({ ending }) => `.${ending}`).join(",")}
+            onChosen={async (chosen) => cutter.load({ name: chosen.name, bytes: await chosen.arrayBuffer() })}
           >
-            <FolderOpen size={15} aria-hidden />
-            Open a cut file
-            <input
-              type="file"
-              accept=".svg,.dxf"
-              aria-label="Cut file"
-              className="sr-only"
-              disabled={isMoving}
-              onChange={(event) => {
-                const chosen = event.target.files?.[0];
-                event.target.value = "";
-                if (chosen)
-                  void chosen.arrayBuffer().then((bytes) => cutter.load({ name: chosen.name, bytes }));
-              }}
-            />
-          </label>
+            {(open) => (
+              <Button disabled={isMoving} onClick={open}>
+                <FolderOpen size={15} aria-hidden />
+                Open a cut file
+              </Button>
+            )}
+          </FileChooser>
         </div>
         <p className="text-[14px]">
           {file && read ? (
@@ -68,26 +68,22 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
             value={setting.x}
             unit={scene.unit}
             disabled={isMoving}
-            onTyped={(x) => void cutter.change({ x })}
+            onTyped={(x) => cutter.change({ x })}
           />
           <LengthField
             label="From the top edge"
             value={setting.y}
             unit={scene.unit}
             disabled={isMoving}
-            onTyped={(y) => void cutter.change({ y })}
+            onTyped={(y) => cutter.change({ y })}
           />
         </div>
-        <label className="flex items-center gap-2 text-[14px]">
-          <input
-            type="checkbox"
-            className="size-4 accent-indigo"
-            checked={setting.mirror}
-            disabled={isMoving}
-            onChange={(event) => void cutter.change({ mirror: event.target.checked })}
-          />
-          The cutter mirrors what it reads
-        </label>
+        <Tick
+          label="The cutter mirrors what it reads"
+          checked={setting.mirror}
+          disabled={isMoving}
+          onChanged={(on) => cutter.change({ mirror: on })}
+        />
         {read?.warnings.map((words) => (
           <p key={words} className="text-[14px] font-semibold text-madder">
             {words}
@@ -105,13 +101,13 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
             label="Depth"
             value={setting.depth}
             unit={scene.unit}
-            onTyped={(depth) => void cutter.change({ depth })}
+            onTyped={(depth) => cutter.change({ depth })}
           />
           <NumberField
             label="Passes"
             digits={0}
             value={setting.passes}
-            onTyped={(passes) => void cutter.change({ passes: Math.round(passes) })}
+            onTyped={(passes) => cutter.change({ passes: Math.round(passes) })}
           />
           <Choice
             label="Corner"
@@ -122,7 +118,7 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
               { value: "bottomLeft", label: "bottom left" },
               { value: "bottomRight", label: "bottom right" },
             ]}
-            onChosen={(corner) => void cutter.change({ corner: corner as Corner })}
+            onChosen={(corner) => cutter.change({ corner: corner as Corner })}
           />
         </div>
         <div className="flex items-center gap-3">

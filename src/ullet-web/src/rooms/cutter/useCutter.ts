@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import {
   fetchFile,
   postTo,
@@ -69,6 +69,7 @@ export function useCutter(projectId: string, cloth: ClothCut, sheet: Sheet) {
     mirror: false,
     corner: "bottomRight",
   });
+  const newest = useRef(setting);
   const [read, setRead] = useState<DryRun | null>(null);
   const [stage, setStage] = useState<Stage>({ doing: "waiting" });
   const [test, setTest] = useState<TestCut | null>(null);
@@ -105,7 +106,7 @@ export function useCutter(projectId: string, cloth: ClothCut, sheet: Sheet) {
     setStage({ doing: "waiting" });
   };
 
-  const take = async (format: "svg" | "dxf") => {
+  const take = async (format: string) => {
     const bytes = await guarded(() =>
       fetchFile(
         `/api/projects/${projectId}/cut.${format}?cloth=${cloth.clothId}&sheet=${sheet.number}&trial=true`,
@@ -115,7 +116,9 @@ export function useCutter(projectId: string, cloth: ClothCut, sheet: Sheet) {
   };
 
   const change = async (part: Partial<CutterSetting>) => {
-    const next = { ...setting, ...part };
+    // Of the newest setting: another number may have been typed in the same breath.
+    const next = { ...newest.current, ...part };
+    newest.current = next;
     setSetting(next);
     const moved = part.x !== undefined || part.y !== undefined || part.mirror !== undefined;
     // Another place is another cut; what was cut before stays where it was.

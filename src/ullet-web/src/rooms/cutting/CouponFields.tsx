@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 import { useEdits } from "../../api/edits";
 import { answered, api } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { PlainField } from "../../parts/fields/PlainField";
 import { say } from "../../state/messages";
 import type { TableProps } from "./tableProps";
 
@@ -76,17 +77,14 @@ export function CouponFields({ projectId, cloth }: TableProps) {
           }}
         >
           {READINGS.map(({ key, label }) => (
-            <label key={key} className="flex items-center gap-2 text-[13px]">
-              <span className="flex-1">{label}</span>
-              <input
-                className="h-8 w-[72px] rounded-card border border-line px-2"
-                inputMode="decimal"
-                value={typed[key] ?? ""}
-                onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-                onKeyDown={(event) => event.stopPropagation()}
-              />
-              mm
-            </label>
+            <PlainField
+              key={key}
+              label={label}
+              unit="mm"
+              beside
+              value={typed[key] ?? ""}
+              onChange={(text) => setTyped((now) => ({ ...now, [key]: text }))}
+            />
           ))}
           <Button type="submit" look="main">
             Take the readings

@@ -3,9 +3,10 @@ import { useState } from "react";
 import type { CutExport } from "../../api/client";
 import { useCatalogue } from "../../api/queries";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
+import { Choice } from "../../parts/fields/Choice";
 import { useSaveFile } from "../../parts/useSaveFile";
 import { markOf, type TableProps } from "./tableProps";
+import { Tick } from "../../parts/fields/Tick";
 
 /** Every format of the sheet, of one shape alone, and the page for scissors; what was saved, and what of it is out of date. */
 export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TableProps) {
@@ -20,7 +21,7 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
   const what = shape
     ? `element=${shape.elementId}&piece=${shape.ordinal}`
     : `cloth=${cloth.clothId}&sheet=${sheet.number}`;
-  const more = { svg: "", dxf: "", eps: "", pdf: `&paper=${paper}`, png: `&dpi=${dpi}&smooth=${smooth}` };
+  const more = `&paper=${paper}&dpi=${dpi}&smooth=${smooth}`;
   const name = shape ? shape.name : cloth.name;
   return (
     <>
@@ -54,9 +55,7 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
             <Button
               disabled={saving !== null}
               aria-label={`Save ${format.name} of ${name}`}
-              onClick={() =>
-                void save(`/api/projects/${projectId}/cut.${format.id}?${what}${more[format.id]}`)
-              }
+              onClick={() => void save(`/api/projects/${projectId}/cut.${format.ending}?${what}${more}`)}
             >
               <Download size={15} aria-hidden />
               Save
@@ -82,15 +81,11 @@ export function FilesPanel({ projectId, cloth, sheet, chosen, exports }: TablePr
           onChosen={setDpi}
         />
       </div>
-      <label className="flex items-center gap-2 text-[14px]">
-        <input
-          type="checkbox"
-          className="size-4 accent-indigo"
-          checked={smooth}
-          onChange={(event) => setSmooth(event.target.checked)}
-        />
-        Smooth the edges of the PNG with grey
-      </label>
+      <Tick
+        label="Smooth the edges of the PNG with grey"
+        checked={smooth}
+        onChanged={(on) => setSmooth(on)}
+      />
       <Button
         disabled={saving !== null}
         onClick={() =>

@@ -1,9 +1,10 @@
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import type { CutProfile } from "../../api/client";
-import { Choice } from "../../parts/Choice";
-import { LengthField } from "../../parts/LengthField";
-import { NumberField } from "../../parts/NumberField";
+import { Choice } from "../../parts/fields/Choice";
+import { LengthField } from "../../parts/fields/LengthField";
+import { NumberField } from "../../parts/fields/NumberField";
+import { heldCloth } from "./heldCloth";
 import type { TableProps } from "./tableProps";
 
 /** Blade, depth and speed for the cloth: a generic profile to begin with, each number its own. */
@@ -12,7 +13,13 @@ export function KnifePanel({ projectId, scene, cloth }: TableProps) {
   const generic = useCatalogue().data?.cutProfiles ?? [];
   const profile = cloth.profile;
   const set = (next: CutProfile | null) =>
-    void edits.edit({ edit: "setCutProfile", clothId: cloth.clothId, profile: next });
+    edits.edit({ edit: "setCutProfile", clothId: cloth.clothId, profile: next });
+  const change = (part: Partial<CutProfile>) =>
+    edits.edit((now) => ({
+      edit: "setCutProfile",
+      clothId: cloth.clothId,
+      profile: { ...heldCloth(now, cloth).profile, ...part },
+    }));
   const usual = generic.find((each) => each.name === profile.name);
   const changed = usual !== undefined && JSON.stringify(usual) !== JSON.stringify(profile);
   return (
@@ -39,46 +46,46 @@ export function KnifePanel({ projectId, scene, cloth }: TableProps) {
             { value: "drag", label: "drag blade" },
             { value: "rotary", label: "rotary blade" },
           ]}
-          onChosen={(blade) => set({ ...profile, blade: blade as CutProfile["blade"] })}
+          onChosen={(blade) => change({ blade: blade as CutProfile["blade"] })}
         />
         <LengthField
           label="Depth"
           value={profile.depth}
           unit={scene.unit}
-          onTyped={(depth) => set({ ...profile, depth })}
+          onTyped={(depth) => change({ depth })}
         />
         <NumberField
           label="Pressure"
           unit="%"
           digits={0}
           value={profile.pressure * 100}
-          onTyped={(percent) => set({ ...profile, pressure: percent / 100 })}
+          onTyped={(percent) => change({ pressure: percent / 100 })}
         />
         <NumberField
           label="Speed"
           unit="mm/s"
           digits={0}
           value={profile.speed}
-          onTyped={(speed) => set({ ...profile, speed })}
+          onTyped={(speed) => change({ speed })}
         />
         <NumberField
           label="Passes"
           digits={0}
           value={profile.passes}
-          onTyped={(passes) => set({ ...profile, passes: Math.round(passes) })}
+          onTyped={(passes) => change({ passes: Math.round(passes) })}
         />
         <LengthField
           label="Smallest part it cuts"
           value={profile.smallestFeature}
           unit={scene.unit}
-          onTyped={(smallestFeature) => set({ ...profile, smallestFeature })}
+          onTyped={(smallestFeature) => change({ smallestFeature })}
         />
         {profile.blade === "rotary" ? (
           <LengthField
             label="Tightest bend"
             value={profile.leastRadius ?? 0}
             unit={scene.unit}
-            onTyped={(leastRadius) => set({ ...profile, leastRadius })}
+            onTyped={(leastRadius) => change({ leastRadius })}
           />
         ) : null}
       </div>

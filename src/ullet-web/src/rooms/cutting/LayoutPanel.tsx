@@ -1,17 +1,24 @@
 import { useEdits } from "../../api/edits";
 import type { ClothCut, CutMarks, Lying } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
-import { LengthField } from "../../parts/LengthField";
-import { NumberField } from "../../parts/NumberField";
+import { Choice } from "../../parts/fields/Choice";
+import { LengthField } from "../../parts/fields/LengthField";
+import { NumberField } from "../../parts/fields/NumberField";
 import { MatPhotoFields } from "./MatPhotoFields";
+import { heldCloth } from "./heldCloth";
 import type { TableProps } from "./tableProps";
+import { RadioList } from "../../parts/fields/RadioList";
+import { Tick } from "../../parts/fields/Tick";
 
-const LIES: { value: Lying; label: string; why: string }[] = [
-  { value: "faceUp", label: "Not mirrored", why: "the cloth lies face up" },
-  { value: "faceDown", label: "Mirror: cloth face down", why: "it is cut from its back" },
-  { value: "paperUp", label: "Mirror: fusible, paper up", why: "the shape is cut through the paper" },
-  { value: "filmDown", label: "Mirror: iron-on film", why: "its carrier lies down, it is cut from its back" },
+const LIES: { value: NonNullable<Lying>; label: string; about: string }[] = [
+  { value: "faceUp", label: "Not mirrored", about: "the cloth lies face up" },
+  { value: "faceDown", label: "Mirror: cloth face down", about: "it is cut from its back" },
+  { value: "paperUp", label: "Mirror: fusible, paper up", about: "the shape is cut through the paper" },
+  {
+    value: "filmDown",
+    label: "Mirror: iron-on film",
+    about: "its carrier lies down, it is cut from its back",
+  },
 ];
 
 const MARKS: { key: keyof CutMarks; label: string }[] = [
@@ -25,36 +32,26 @@ const MARKS: { key: keyof CutMarks; label: string }[] = [
 export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
   const edits = useEdits(projectId);
   const { cut, mat } = cloth;
-  const sheet = (change: Partial<ReturnType<typeof settings>>) =>
-    void edits.edit({ edit: "setSheet", clothId: cloth.clothId, ...settings(cut), ...change });
+  const sheet = (change: (now: Settings) => Partial<Settings>) =>
+    edits.edit((now) => {
+      const own = settings(heldCloth(now, cloth).cut);
+      return { edit: "setSheet", clothId: cloth.clothId, ...own, ...change(own) };
+    });
   const setMat = (change: { width?: number; height?: number; margin?: number }) =>
-    void edits.edit({
-      edit: "setMat",
-      ...mat,
-      ...change,
-      clothId: cloth.hasOwnMat ? cloth.clothId : null,
+    edits.edit((now) => {
+      const { mat: own, hasOwnMat } = heldCloth(now, cloth);
+      return { edit: "setMat", ...own, ...change, clothId: hasOwnMat ? cloth.clothId : null };
     });
   return (
     <>
       <fieldset className="space-y-1">
         <legend className="font-semibold">How the cloth lies</legend>
-        {LIES.map((way) => (
-          <label key={way.value} className="flex items-start gap-2">
-            <input
-              type="radio"
-              name="lies"
-              className="mt-1 size-4 accent-indigo"
-              checked={cut.lies === way.value}
-              onChange={() =>
-                void edits.edit({ edit: "mirrorCloth", clothId: cloth.clothId, lies: way.value })
-              }
-            />
-            <span>
-              {way.label}
-              <span className="block text-[13px] text-muted">{way.why}</span>
-            </span>
-          </label>
-        ))}
+        <RadioList
+          label="How the cloth lies"
+          value={cut.lies ?? "faceUp"}
+          options={LIES}
+          onChosen={(lies) => edits.edit({ edit: "mirrorCloth", clothId: cloth.clothId, lies })}
+        />
         {cloth.isMirrored ? (
           <p className="text-[13px] font-semibold text-madder">
             Files are mirrored and say so. Do not mirror them again in the cutter.
@@ -81,21 +78,17 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
           onTyped={(margin) => setMat({ margin })}
         />
       </div>
-      <label className="flex items-center gap-2 text-[14px]">
-        <input
-          type="checkbox"
-          className="size-4 accent-indigo"
-          checked={cloth.hasOwnMat}
-          onChange={(event) =>
-            void edits.edit(
-              event.target.checked
-                ? { edit: "setMat", ...mat, clothId: cloth.clothId }
-                : { edit: "shareMat", clothId: cloth.clothId },
-            )
-          }
-        />
-        This cloth has a mat of its own
-      </label>
+      <Tick
+        label="This cloth has a mat of its own"
+        checked={cloth.hasOwnMat}
+        onChanged={(on) =>
+          edits.edit(
+            on
+              ? { edit: "setMat", ...mat, clothId: cloth.clothId }
+              : { edit: "shareMat", clothId: cloth.clothId },
+          )
+        }
+      />
       <div className="grid grid-cols-2 gap-2">
         <Choice
           label="Layout"
@@ -106,7 +99,7 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
             { value: "packed", label: "packed" },
           ]}
           onChosen={(layout) =>
-            sheet({ layout: layout === "auto" ? null : (layout as "inPlace" | "packed") })
+            sheet(() => ({ layout: layout === "auto" ? null : (layout as "inPlace" | "packed") }))
           }
         />
         <Choice
@@ -117,28 +110,28 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
             { value: "twoWays", label: "two ways" },
             { value: "oneWay", label: "one way" },
           ]}
-          onChosen={(grain) => sheet({ grain: grain as "free" | "twoWays" | "oneWay" })}
+          onChosen={(grain) => sheet(() => ({ grain: grain as "free" | "twoWays" | "oneWay" }))}
         />
         <LengthField
           label="Gap between shapes"
           value={cut.gap ?? 2}
           unit={scene.unit}
-          onTyped={(gap) => sheet({ gap })}
+          onTyped={(gap) => sheet(() => ({ gap }))}
         />
         <LengthField
           label="Usable cloth width"
           value={cut.usableWidth ?? cloth.usable.width}
           unit={scene.unit}
-          onTyped={(usableWidth) => sheet({ usableWidth })}
+          onTyped={(usableWidth) => sheet(() => ({ usableWidth }))}
         />
         <NumberField
           label="Copies"
           value={cut.copies ?? 1}
           digits={0}
-          onTyped={(copies) => sheet({ copies: Math.round(copies) })}
+          onTyped={(copies) => sheet(() => ({ copies: Math.round(copies) }))}
         />
         {cut.usableWidth == null ? null : (
-          <Button className="self-end" onClick={() => sheet({ usableWidth: null })}>
+          <Button className="self-end" onClick={() => sheet(() => ({ usableWidth: null }))}>
             As wide as the mat
           </Button>
         )}
@@ -152,17 +145,12 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
         <legend className="font-semibold">Drawn on the pieces</legend>
         <div className="grid grid-cols-2 gap-x-2 gap-y-1">
           {MARKS.map(({ key, label }) => (
-            <label key={key} className="flex items-center gap-2 text-[14px]">
-              <input
-                type="checkbox"
-                className="size-4 accent-indigo"
-                checked={cut.marks?.[key] ?? false}
-                onChange={(event) =>
-                  sheet({ marks: { ...settings(cut).marks, [key]: event.target.checked } })
-                }
-              />
-              {label}
-            </label>
+            <Tick
+              key={key}
+              label={label}
+              checked={cut.marks?.[key] ?? false}
+              onChanged={(on) => sheet((now) => ({ marks: { ...now.marks, [key]: on } }))}
+            />
           ))}
         </div>
         <p className="text-[13px] text-muted">
@@ -173,6 +161,8 @@ export function LayoutPanel({ projectId, scene, cloth }: TableProps) {
     </>
   );
 }
+
+type Settings = ReturnType<typeof settings>;
 
 /** The layout settings as they are, everything filled in. */
 function settings(cut: ClothCut["cut"]) {

@@ -1,9 +1,11 @@
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import { importFile, Refused, type ClothCut, type MatPhoto, type Scene } from "../../api/client";
-import { Button, buttonClass } from "../../parts/Button";
-import { LengthField } from "../../parts/LengthField";
+import { Button } from "../../parts/Button";
+import { FileChooser } from "../../parts/fields/FileChooser";
+import { LengthField } from "../../parts/fields/LengthField";
 import { say } from "../../state/messages";
+import { heldCloth } from "./heldCloth";
 
 interface Props {
   projectId: string;
@@ -17,10 +19,16 @@ export function MatPhotoFields({ projectId, scene, cloth }: Props) {
   const prints = useCatalogue().data?.matPrints ?? [];
   const photo = cloth.cut.photo ?? null;
   const set = (next: MatPhoto | null) =>
-    void edits.edit({ edit: "setMatPhoto", clothId: cloth.clothId, photo: next });
+    edits.edit({ edit: "setMatPhoto", clothId: cloth.clothId, photo: next });
 
-  const bring = async (file: File | undefined) => {
-    if (!file) return;
+  const change = (held: MatPhoto, part: Partial<MatPhoto>) =>
+    edits.edit((now) => ({
+      edit: "setMatPhoto",
+      clothId: cloth.clothId,
+      photo: { ...(heldCloth(now, cloth).cut.photo ?? held), ...part },
+    }));
+
+  const bring = async (file: File) => {
     try {
       const preview = await importFile(file);
       if (preview.kind === "picture") set({ picture: preview.token, width: 280, x: 10, y: 10 });
@@ -40,19 +48,19 @@ export function MatPhotoFields({ projectId, scene, cloth }: Props) {
               label="Shows across"
               value={photo.width}
               unit={scene.unit}
-              onTyped={(width) => set({ ...photo, width })}
+              onTyped={(width) => change(photo, { width })}
             />
             <LengthField
               label="From left"
               value={photo.x}
               unit={scene.unit}
-              onTyped={(x) => set({ ...photo, x })}
+              onTyped={(x) => change(photo, { x })}
             />
             <LengthField
               label="From top"
               value={photo.y}
               unit={scene.unit}
-              onTyped={(y) => set({ ...photo, y })}
+              onTyped={(y) => change(photo, { y })}
             />
           </div>
           <Button onClick={() => set(null)}>Take the photo off</Button>
@@ -67,20 +75,9 @@ export function MatPhotoFields({ projectId, scene, cloth }: Props) {
               {print.name}
             </Button>
           ))}
-          <label
-            className={`${buttonClass("plain")} cursor-pointer focus-within:ring-2 focus-within:ring-indigo`}
-          >
-            Your own photo
-            <input
-              type="file"
-              accept=".png,.jpg,.jpeg"
-              className="sr-only"
-              onChange={(event) => {
-                void bring(event.target.files?.[0]);
-                event.target.value = "";
-              }}
-            />
-          </label>
+          <FileChooser label="Photo of the printed cloth" accept=".png,.jpg,.jpeg" onChosen={bring}>
+            {(open) => <Button onClick={open}>Your own photo</Button>}
+          </FileChooser>
         </div>
       )}
       <p className="text-[13px] text-muted">Lay shapes by eye where the print suits them, by dragging.</p>

@@ -58,7 +58,7 @@ export function SheetBar(props: Props) {
         {first ? (
           <Button
             onClick={() =>
-              void edits.edit({
+              edits.edit({
                 edit: "placeShape",
                 clothId: cloth.clothId,
                 key: first.key,
@@ -74,7 +74,7 @@ export function SheetBar(props: Props) {
         {first && (sheets.length > 1 || sheet.shapes.some((shape) => shape.unit !== first.unit)) ? (
           <Button
             onClick={() =>
-              void edits.edit({
+              edits.edit({
                 edit: "placeShape",
                 clothId: cloth.clothId,
                 key: first.key,
@@ -89,9 +89,7 @@ export function SheetBar(props: Props) {
         ) : null}
         {keys.length > 1 && !together && cloth.layout === "packed" ? (
           <Button
-            onClick={() =>
-              void edits.edit({ edit: "keepTogether", clothId: cloth.clothId, keys, together: true })
-            }
+            onClick={() => edits.edit({ edit: "keepTogether", clothId: cloth.clothId, keys, together: true })}
           >
             <Link2 size={15} aria-hidden />
             Keep together
@@ -100,7 +98,7 @@ export function SheetBar(props: Props) {
         {together ? (
           <Button
             onClick={() =>
-              void edits.edit({ edit: "keepTogether", clothId: cloth.clothId, keys, together: false })
+              edits.edit({ edit: "keepTogether", clothId: cloth.clothId, keys, together: false })
             }
           >
             <Unlink2 size={15} aria-hidden />
@@ -108,7 +106,7 @@ export function SheetBar(props: Props) {
           </Button>
         ) : null}
         {(cloth.cut.places ?? []).length > 0 ? (
-          <Button onClick={() => void edits.edit({ edit: "layOutAgain", clothId: cloth.clothId })}>
+          <Button onClick={() => edits.edit({ edit: "layOutAgain", clothId: cloth.clothId })}>
             <LayoutGrid size={15} aria-hidden />
             Lay out again
           </Button>

@@ -2,8 +2,8 @@ import { Printer } from "lucide-react";
 import { useEdits } from "../../api/edits";
 import type { SheetShape, SizeCard } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
-import { LengthField } from "../../parts/LengthField";
+import { Choice } from "../../parts/fields/Choice";
+import { LengthField } from "../../parts/fields/LengthField";
 import { useSaveFile } from "../../parts/useSaveFile";
 import { markOf, toggled, type TableProps } from "./tableProps";
 
@@ -61,7 +61,7 @@ export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: T
                 value={shape.allowance}
                 unit={scene.unit}
                 onTyped={(allowance) =>
-                  void edits.edit({ edit: "setCutAllowance", elementId: shape.elementId, allowance })
+                  edits.edit({ edit: "setCutAllowance", elementId: shape.elementId, allowance })
                 }
               />
             ) : null}
@@ -74,7 +74,7 @@ export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: T
                 value={shape.role}
                 options={ROLES}
                 onChosen={(role) =>
-                  void edits.edit({
+                  edits.edit({
                     edit: "setCutRole",
                     clothId: cloth.clothId,
                     key: shape.key,

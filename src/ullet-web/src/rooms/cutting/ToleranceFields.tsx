@@ -1,7 +1,8 @@
 import { useEdits } from "../../api/edits";
 import type { EdgeTolerances } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { NumberField } from "../../parts/NumberField";
+import { NumberField } from "../../parts/fields/NumberField";
+import { heldCloth } from "./heldCloth";
 import type { TableProps } from "./tableProps";
 
 /** How exact cutter and hands are with this cloth; the edge match counts with it. */
@@ -11,11 +12,11 @@ export function ToleranceFields({ projectId, cloth }: TableProps) {
   const usual = cloth.usualTolerances;
   const shown = (key: keyof EdgeTolerances) => own[key] ?? usual[key] ?? 0;
   const set = (change: Partial<EdgeTolerances>) =>
-    void edits.edit({
+    edits.edit((now) => ({
       edit: "setTolerances",
       clothId: cloth.clothId,
-      tolerances: { ...own, ...change },
-    });
+      tolerances: { ...heldCloth(now, cloth).cut.tolerances, ...change },
+    }));
   const isOwn = Object.values(own).some((value) => value != null);
   return (
     <fieldset className="space-y-2">
@@ -61,9 +62,7 @@ export function ToleranceFields({ projectId, cloth }: TableProps) {
         {isOwn ? "Measured or typed for this cloth." : "The usual numbers; a coupon measures yours."}
       </p>
       {isOwn ? (
-        <Button
-          onClick={() => void edits.edit({ edit: "setTolerances", clothId: cloth.clothId, tolerances: {} })}
-        >
+        <Button onClick={() => edits.edit({ edit: "setTolerances", clothId: cloth.clothId, tolerances: {} })}>
           Back to the usual
         </Button>
       ) : null}

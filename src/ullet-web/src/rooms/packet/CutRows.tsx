@@ -1,5 +1,5 @@
 import { Download, Scissors, TriangleAlert } from "lucide-react";
-import { useExports } from "../../api/queries";
+import { useCatalogue, useExports } from "../../api/queries";
 import type { Scene, Sheet } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { useSaveFile } from "../../parts/useSaveFile";
@@ -9,6 +9,7 @@ import { sizeText } from "../../state/lengths";
 export function CutRows({ projectId, scene }: { projectId: string; scene: Scene }) {
   const { save, saving } = useSaveFile(projectId);
   const exports = useExports(projectId, scene.head).data ?? [];
+  const formats = useCatalogue().data?.cutFormats.filter((format) => format.isRunByCutter) ?? [];
   const files = `/api/projects/${projectId}`;
   const byCutter = scene.sheets.filter(
     (sheet) => !scene.cutCloths.find((cloth) => cloth.clothId === sheet.clothId)?.isByHand,
@@ -37,17 +38,17 @@ export function CutRows({ projectId, scene }: { projectId: string; scene: Scene 
                 </span>
               ) : null}
             </span>
-            {(["svg", "dxf"] as const).map((format) => (
+            {formats.map((format) => (
               <Button
-                key={format}
+                key={format.id}
                 disabled={saving !== null}
-                aria-label={`${format.toUpperCase()}: ${name}`}
+                aria-label={`${format.name}: ${name}`}
                 onClick={() =>
-                  void save(`${files}/cut.${format}?cloth=${sheet.clothId}&sheet=${sheet.number}`)
+                  void save(`${files}/cut.${format.ending}?cloth=${sheet.clothId}&sheet=${sheet.number}`)
                 }
               >
                 <Download size={15} aria-hidden />
-                {format.toUpperCase()}
+                {format.name}
               </Button>
             ))}
           </li>

@@ -5,6 +5,7 @@ import { useCatalogue, useScene } from "../../api/queries";
 import { buttonClass } from "../../parts/Button";
 import { duration, sizeText } from "../../state/lengths";
 import { CutRows } from "./CutRows";
+import { Tick } from "../../parts/fields/Tick";
 
 /** What the project hands over. */
 export function PacketRoom() {
@@ -53,14 +54,12 @@ export function PacketRoom() {
               {stops.map((finding, i) => (
                 <p key={i}>{finding.words}</p>
               ))}
-              <label className="flex items-center gap-2 font-semibold">
-                <input
-                  type="checkbox"
-                  checked={despite}
-                  onChange={(event) => setDespite(event.target.checked)}
-                />
-                Hand it over despite this; the files will say so
-              </label>
+              <Tick
+                label="Hand it over despite this; the files will say so"
+                className="font-semibold"
+                checked={despite}
+                onChanged={(on) => setDespite(on)}
+              />
             </section>
           ) : null}
           <ul className="divide-y divide-line rounded-card border border-line bg-white">

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useParams } from "react-router";
 import { fetchFile, sendFile, type Rehearsal } from "../../api/client";
 import { useScene } from "../../api/queries";
-import { Choice } from "../../parts/Choice";
+import { Choice } from "../../parts/fields/Choice";
 import { RehearsalStage } from "./RehearsalStage";
 
 /** The rehearsal: the stand-in machine runs the file as it would be downloaded. */

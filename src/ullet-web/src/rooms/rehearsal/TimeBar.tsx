@@ -1,7 +1,7 @@
 import { Pause, Play, SkipBack, SkipForward } from "lucide-react";
 import type { Rehearsal } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
+import { Choice } from "../../parts/fields/Choice";
 import { IconButton } from "../../parts/IconButton";
 import { SPEEDS, type Position } from "./playback";
 

@@ -3,8 +3,10 @@ import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import type { HandKind, OrderedStep, Scene, UserHandStep } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
+import { Choice } from "../../parts/fields/Choice";
+import { PlainField } from "../../parts/fields/PlainField";
 import { Panel } from "../../parts/Panel";
+import { Tick } from "../../parts/fields/Tick";
 
 interface Props {
   projectId: string;
@@ -29,7 +31,8 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
   const [faceDown, setFaceDown] = useState(hand?.faceDown ?? false);
   const [isBeneath, setIsBeneath] = useState(hand?.isBeneath ?? false);
   const [layerId, setLayerId] = useState(hand?.layerId ?? "");
-  const lays = kind === "lay" || kind === "layBehind" || kind === "insert";
+  const chosen = kinds.find((known) => known.id === kind);
+  const { lays = false, laysBehind = false, takesAway = false } = chosen ?? {};
 
   const save = async (event: FormEvent) => {
     event.preventDefault();
@@ -45,8 +48,8 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
         clothId: lays && clothId ? clothId : null,
         area: hand?.area ?? null,
         faceDown: lays && faceDown,
-        isBeneath: kind === "layBehind" || (lays && isBeneath),
-        layerId: kind === "remove" && layerId ? layerId : null,
+        isBeneath: laysBehind || (lays && isBeneath),
+        layerId: takesAway && layerId ? layerId : null,
       },
       after: after?.key ?? null,
     });
@@ -67,7 +70,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
           options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
           onChosen={(value) => setKind(kinds.find((known) => known.id === value)?.id ?? "freeText")}
         />
-        <Line label="In a sentence" value={text} onChange={setText} />
+        <PlainField label="In a sentence" value={text} onChange={setText} />
         {lays ? (
           <>
             <Choice
@@ -79,13 +82,13 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
               ]}
               onChosen={setClothId}
             />
-            <Tick label="Face down" value={faceDown} onChange={setFaceDown} />
-            {kind === "layBehind" ? null : (
-              <Tick label="Beneath everything that is hooped" value={isBeneath} onChange={setIsBeneath} />
+            <Tick label="Face down" checked={faceDown} onChanged={setFaceDown} />
+            {laysBehind ? null : (
+              <Tick label="Beneath everything that is hooped" checked={isBeneath} onChanged={setIsBeneath} />
             )}
           </>
         ) : null}
-        {kind === "remove" ? (
+        {takesAway ? (
           <Choice
             label="Layer that is taken away"
             value={layerId}
@@ -96,54 +99,18 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
             onChosen={setLayerId}
           />
         ) : null}
-        <Line label="What must not go wrong" value={warning} onChange={setWarning} />
-        <Line label="Check before pressing start" value={check} onChange={setCheck} />
-        <Tick label="The hoop comes off the machine" value={hoopOff} onChange={setHoopOff} />
+        <PlainField label="What must not go wrong" value={warning} onChange={setWarning} />
+        <PlainField label="Check before pressing start" value={check} onChange={setCheck} />
+        <Tick label="The hoop comes off the machine" checked={hoopOff} onChanged={setHoopOff} />
         <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
+          <Button data-lets-go onClick={onClose}>
+            Cancel
+          </Button>
           <Button look="main" type="submit">
             {hand ? "Change it" : "Add it"}
           </Button>
         </div>
       </form>
     </Panel>
-  );
-}
-
-function Line({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (text: string) => void;
-}) {
-  return (
-    <label className="block">
-      <span className="block text-[13px] text-muted">{label}</span>
-      <input
-        value={value}
-        className="h-8 w-full rounded-card border border-line px-2"
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
-  );
-}
-
-function Tick({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: boolean;
-  onChange: (on: boolean) => void;
-}) {
-  return (
-    <label className="flex items-center gap-2">
-      <input type="checkbox" checked={value} onChange={(event) => onChange(event.target.checked)} />
-      {label}
-    </label>
   );
 }

@@ -35,13 +35,13 @@ export function OrderBar({ projectId, scene, steps, after }: Props) {
       </p>
       <div className="ml-auto flex gap-2">
         {runSheet.isBroken || runSheet.release.length ? (
-          <Button look="main" onClick={() => void edits.edit({ edit: "putRight" })}>
+          <Button look="main" onClick={() => edits.edit({ edit: "putRight" })}>
             <Wrench size={16} aria-hidden />
             Put it right
           </Button>
         ) : null}
         {runSheet.isUsersOwn ? (
-          <Button onClick={() => void edits.edit({ edit: "planOrder" })}>
+          <Button onClick={() => edits.edit({ edit: "planOrder" })}>
             <ListRestart size={16} aria-hidden />
             Let Ullet order
           </Button>

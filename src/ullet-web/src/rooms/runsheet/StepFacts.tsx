@@ -45,7 +45,7 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
         <StepText
           step={step}
           threads={scene.threads}
-          onNote={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
+          onNote={(note) => edits.edit({ edit: "noteStep", stepKey: step.key, note })}
         />
         {step.kind === "hand" ? (
           <p className="text-[14px] text-muted">
@@ -56,15 +56,13 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
         <div className="flex flex-wrap gap-2">
           <Button
             aria-pressed={step.order.isHeld}
-            onClick={() =>
-              void edits.edit({ edit: "holdStep", stepKey: step.key, isHeld: !step.order.isHeld })
-            }
+            onClick={() => edits.edit({ edit: "holdStep", stepKey: step.key, isHeld: !step.order.isHeld })}
           >
             {step.order.isHeld ? <LockOpen size={15} aria-hidden /> : <Lock size={15} aria-hidden />}
             {step.order.isHeld ? "Let it go" : "Hold it here"}
           </Button>
           {step.order.mayBeOff ? (
-            <Button onClick={() => void edits.edit({ edit: "switchStep", stepKey: step.key, isOn: false })}>
+            <Button onClick={() => edits.edit({ edit: "switchStep", stepKey: step.key, isOn: false })}>
               <Power size={15} aria-hidden />
               Switch it off
             </Button>
@@ -75,7 +73,7 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
                 <Pencil size={15} aria-hidden />
                 Change it
               </Button>
-              <Button look="trouble" onClick={() => void edits.edit({ edit: "removeHandStep", id: own.id })}>
+              <Button look="trouble" onClick={() => edits.edit({ edit: "removeHandStep", id: own.id })}>
                 <Trash2 size={15} aria-hidden />
                 Delete it
               </Button>

@@ -119,7 +119,7 @@ export function StepList({ projectId, scene, steps, chosenKey }: Props) {
                 <span className="min-w-0 truncate">{off.name}</span>
                 <Button
                   className="ml-auto"
-                  onClick={() => void edits.edit({ edit: "switchStep", stepKey: off.key, isOn: true })}
+                  onClick={() => edits.edit({ edit: "switchStep", stepKey: off.key, isOn: true })}
                 >
                   <Power size={14} aria-hidden />
                   Switch on

@@ -4,7 +4,8 @@ import { useNavigate } from "react-router";
 import { answered, api, Refused } from "../../api/client";
 import { keys, useCatalogue } from "../../api/queries";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
+import { Choice } from "../../parts/fields/Choice";
+import { PlainField } from "../../parts/fields/PlainField";
 import { Panel } from "../../parts/Panel";
 import { inches } from "../../state/lengths";
 
@@ -55,21 +56,12 @@ export function NewProjectPanel({ open, onOpenChange }: Props) {
           }))}
           onChosen={(value) => setHoop(Number(value))}
         />
-        <div>
-          <label htmlFor="new-title" className="block text-[13px] text-muted">
-            Name
-          </label>
-          <input
-            id="new-title"
-            value={title}
-            placeholder="Untitled project"
-            className="h-8 w-full rounded-card border border-line px-2"
-            onChange={(event) => setTitle(event.target.value)}
-          />
-        </div>
+        <PlainField label="Name" value={title} placeholder="Untitled project" onChange={setTitle} />
         {wrong ? <p className="text-madder">{wrong}</p> : null}
         <div className="flex justify-end gap-2">
-          <Button onClick={() => onOpenChange(false)}>Cancel</Button>
+          <Button data-lets-go onClick={() => onOpenChange(false)}>
+            Cancel
+          </Button>
           <Button look="main" type="submit">
             Make project
           </Button>

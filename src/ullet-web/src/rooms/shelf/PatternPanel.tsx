@@ -76,7 +76,10 @@ function PatternForm({ pattern, onClose }: { pattern: Pattern; onClose: () => vo
         }),
       );
       setWrong(null);
-      setWish({ ...wish, numbers: Object.fromEntries(made.numbers.map(({ id, value }) => [id, value])) });
+      setWish((now) => ({
+        ...now,
+        numbers: Object.fromEntries(made.numbers.map(({ id, value }) => [id, value])),
+      }));
     } catch (failed) {
       setWrong(failed instanceof Refused ? failed.message : "That could not be done.");
     }
@@ -123,7 +126,9 @@ function PatternForm({ pattern, onClose }: { pattern: Pattern; onClose: () => vo
       <PatternWishFields pattern={pattern} wish={wish} onChange={setWish} onBegin={begin} />
       {(wrong ?? refused) ? <p className="text-madder">{wrong ?? refused}</p> : null}
       <div className="mt-auto flex justify-end gap-2">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button data-lets-go onClick={onClose}>
+          Cancel
+        </Button>
         <Button look="main" disabled={refused !== null} onClick={() => void make()}>
           Make the {pattern.name.toLowerCase()}
         </Button>

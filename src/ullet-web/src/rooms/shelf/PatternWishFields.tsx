@@ -1,9 +1,10 @@
 import { useState } from "react";
 import type { Pattern } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
-import { LengthField } from "../../parts/LengthField";
-import { NumberField } from "../../parts/NumberField";
+import { Choice } from "../../parts/fields/Choice";
+import { LengthField } from "../../parts/fields/LengthField";
+import { PlainField } from "../../parts/fields/PlainField";
+import { NumberField } from "../../parts/fields/NumberField";
 
 /** What is asked of a pattern; what is left out is the usual. */
 export interface PatternWish {
@@ -15,7 +16,8 @@ export interface PatternWish {
 interface Props {
   pattern: Pattern;
   wish: PatternWish;
-  onChange: (wish: PatternWish) => void;
+  /** Called with what changes a wish: others may be on their way. */
+  onChange: (change: (wish: PatternWish) => PatternWish) => void;
   /** Begins from a thing of a size, mm. */
   onBegin: (hardware: string, size: number) => Promise<void>;
 }
@@ -31,7 +33,7 @@ export function PatternWishFields({ pattern, wish, onChange, onBegin }: Props) {
         {pattern.numbers.map((field) => {
           const value = wish.numbers[field.id] ?? field.usual;
           const take = (typed: number) =>
-            onChange({ ...wish, numbers: { ...wish.numbers, [field.id]: typed } });
+            onChange((now) => ({ ...now, numbers: { ...now.numbers, [field.id]: typed } }));
           return field.isCount ? (
             <NumberField key={field.id} label={field.label} value={value} digits={0} onTyped={take} />
           ) : (
@@ -42,7 +44,8 @@ export function PatternWishFields({ pattern, wish, onChange, onBegin }: Props) {
       <div className="grid grid-cols-3 gap-x-3 gap-y-2">
         {pattern.fillIns.map((fill) => {
           const text = wish.texts[fill.id] ?? fill.usual;
-          const take = (typed: string) => onChange({ ...wish, texts: { ...wish.texts, [fill.id]: typed } });
+          const take = (typed: string) =>
+            onChange((now) => ({ ...now, texts: { ...now.texts, [fill.id]: typed } }));
           return fill.choices.length ? (
             <Choice
               key={fill.id}
@@ -52,14 +55,14 @@ export function PatternWishFields({ pattern, wish, onChange, onBegin }: Props) {
               onChosen={take}
             />
           ) : (
-            <Typed key={fill.id} label={fill.label} value={text} onChange={take} />
+            <PlainField key={fill.id} label={fill.label} value={text} onChange={take} />
           );
         })}
-        <Typed
+        <PlainField
           label="Name of the project"
           value={wish.title}
           placeholder={pattern.name}
-          onChange={(title) => onChange({ ...wish, title })}
+          onChange={(title) => onChange((now) => ({ ...now, title }))}
         />
       </div>
     </>
@@ -81,26 +84,5 @@ function Hardware({ start, onBegin }: HardwareProps) {
       </div>
       <Button onClick={() => void onBegin(start.id, size)}>Size it for this</Button>
     </div>
-  );
-}
-
-interface TypedProps {
-  label: string;
-  value: string;
-  placeholder?: string;
-  onChange: (text: string) => void;
-}
-
-function Typed({ label, value, placeholder, onChange }: TypedProps) {
-  return (
-    <label className="block min-w-0">
-      <span className="block text-[13px] text-muted">{label}</span>
-      <input
-        value={value}
-        placeholder={placeholder}
-        className="h-8 w-full rounded-card border border-line px-2"
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
   );
 }

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { answered, api, Refused, type RoomUsed } from "../../api/client";
 import { keys, useRoom } from "../../api/queries";
 import { Button } from "../../parts/Button";
+import { Tick } from "../../parts/fields/Tick";
 import { Panel } from "../../parts/Panel";
 import { bytes } from "../../state/bytes";
 import { say } from "../../state/messages";
@@ -54,23 +55,22 @@ export function RoomPanel({ onClose }: { onClose: () => void }) {
       <fieldset className="mt-4 space-y-2">
         <legend className="mb-1 text-[13px] text-muted">Clear</legend>
         {PARTS.map((part) => (
-          <label key={part.id} className="flex items-start gap-2">
-            <input
-              type="checkbox"
-              className="mt-1"
+          <div key={part.id} className="flex items-start gap-2">
+            <Tick
+              label={<span className="font-medium">{part.name}</span>}
+              about={part.about}
+              className="flex-1"
               checked={chosen[part.id]}
-              onChange={(event) => setChosen({ ...chosen, [part.id]: event.target.checked })}
+              onChanged={(on) => setChosen({ ...chosen, [part.id]: on })}
             />
-            <span className="flex-1">
-              <span className="font-medium">{part.name}</span>
-              <span className="block text-[14px] text-muted">{part.about}</span>
-            </span>
             <span className="whitespace-nowrap">{room.data ? bytes(room.data[part.id]) : ""}</span>
-          </label>
+          </div>
         ))}
       </fieldset>
       <div className="mt-4 flex justify-end gap-2">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button data-lets-go onClick={onClose}>
+          Cancel
+        </Button>
         <Button
           look="main"
           disabled={busy || !Object.values(chosen).some(Boolean)}

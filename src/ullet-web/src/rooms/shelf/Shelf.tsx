@@ -1,10 +1,11 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { FolderOpen, Layers3, Plus } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, importFile, Refused } from "../../api/client";
 import { keys, useShelf } from "../../api/queries";
 import { Button } from "../../parts/Button";
+import { FileChooser } from "../../parts/fields/FileChooser";
 import { Eyelet } from "../../parts/Eyelet";
 import { say } from "../../state/messages";
 import { NewProjectPanel } from "./NewProjectPanel";
@@ -18,7 +19,6 @@ export function Shelf() {
   const shelf = useShelf();
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const chooser = useRef<HTMLInputElement>(null);
   const [asking, setAsking] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const [clearing, setClearing] = useState(false);
@@ -47,10 +47,14 @@ export function Shelf() {
       <main className="mx-auto max-w-[1180px] px-6 py-7">
         <div className="mb-5 flex items-center gap-3">
           <h1 className="mr-auto font-head text-[26px] font-semibold">Shelf</h1>
-          <Button onClick={() => chooser.current?.click()}>
-            <FolderOpen size={17} aria-hidden />
-            Open a file
-          </Button>
+          <FileChooser label="Project file" accept=".ullet" onChosen={open}>
+            {(choose) => (
+              <Button onClick={choose}>
+                <FolderOpen size={17} aria-hidden />
+                Open a file
+              </Button>
+            )}
+          </FileChooser>
           <Button onClick={() => setChoosing(true)}>
             <Layers3 size={17} aria-hidden />
             From a pattern
@@ -59,18 +63,6 @@ export function Shelf() {
             <Plus size={17} aria-hidden />
             New project
           </Button>
-          <input
-            ref={chooser}
-            type="file"
-            accept=".ullet"
-            aria-label="Project file"
-            className="hidden"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = "";
-              if (file) void open(file);
-            }}
-          />
         </div>
         {shelf.isPending ? <p className="text-muted">Looking along the shelf…</p> : null}
         {shelf.isError ? <p className="text-madder">{shelf.error.message}</p> : null}

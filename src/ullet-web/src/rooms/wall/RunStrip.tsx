@@ -3,7 +3,8 @@ import { useState } from "react";
 import { useEdits } from "../../api/edits";
 import type { Scene, Step } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { Choice } from "../../parts/Choice";
+import { Choice } from "../../parts/fields/Choice";
+import { Segments } from "../../parts/fields/Segments";
 import { StepText } from "../../parts/StepText";
 import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
@@ -64,20 +65,17 @@ export function RunStrip({ projectId, scene }: Props) {
           />
         ) : null}
         {guide || !stops ? null : (
-          <div role="radiogroup" aria-label="Order of the pieces" className="flex gap-1 text-[13px]">
-            {ORDERS.map(({ order, name }) => (
-              <button
-                key={order}
-                type="button"
-                role="radio"
-                aria-checked={scene.order === order}
-                className="rounded-[6px] border border-line px-2 hover:bg-chalk aria-checked:border-indigo aria-checked:bg-indigo aria-checked:text-white"
-                onClick={() => void edits.edit({ edit: "setOrder", order })}
-              >
-                {name}, {stops[order]} {stops[order] === 1 ? "stop" : "stops"}
-              </button>
-            ))}
-          </div>
+          <Segments
+            label="Order of the pieces"
+            value={scene.order}
+            options={ORDERS.map(({ order, name }) => ({
+              value: order,
+              label: `${name}, ${stops[order]} ${stops[order] === 1 ? "stop" : "stops"}`,
+            }))}
+            className="flex gap-1"
+            itemClassName="px-2 text-[13px]"
+            onChosen={(order) => edits.edit({ edit: "setOrder", order })}
+          />
         )}
         <p className="ml-auto flex items-center gap-1 text-[13px] text-muted">
           <span aria-hidden className="inline-block size-2.5 rounded-[2px] bg-marigold" /> hands
@@ -132,7 +130,7 @@ function StepNote({ projectId, scene, step }: Props & { step: Step }) {
       <StepText
         step={step}
         threads={scene.threads}
-        onNote={(note) => void edits.edit({ edit: "noteStep", stepKey: step.key, note })}
+        onNote={(note) => edits.edit({ edit: "noteStep", stepKey: step.key, note })}
       />
       <Button onClick={() => pointAt(null)}>Close</Button>
     </div>

@@ -1,19 +1,19 @@
 import { useParams } from "react-router";
 import { useScene } from "../../api/queries";
 import { useView } from "../../state/view";
-import { ElementCard } from "./ElementCard";
-import { MapLegend } from "./MapLegend";
-import { MeasureCard } from "./MeasureCard";
-import { ProjectCard } from "./ProjectCard";
-import { Rail } from "./Rail";
-import { RemovePanel } from "./RemovePanel";
+import { ElementCard } from "./card/ElementCard";
+import { MapLegend } from "./rail/MapLegend";
+import { MeasureCard } from "./rail/MeasureCard";
+import { ProjectCard } from "./card/ProjectCard";
+import { Rail } from "./rail/Rail";
+import { RemovePanel } from "./card/RemovePanel";
 import { RunStrip } from "./RunStrip";
-import { SelectionCard } from "./SelectionCard";
-import { Stack } from "./Stack";
-import { WallCanvas } from "./WallCanvas";
-import { WallMenu } from "./WallMenu";
+import { SelectionCard } from "./card/SelectionCard";
+import { Stack } from "./stack/Stack";
+import { WallCanvas } from "./view/WallCanvas";
+import { WallMenu } from "./hands/WallMenu";
 import { DrawCard } from "./nodes/DrawCard";
-import { useWallKeys } from "./useWallKeys";
+import { useWallKeys } from "./hands/useWallKeys";
 
 /** The wall: where pieces are arranged. */
 export function WallRoom() {

@@ -4,9 +4,10 @@ import { useForm } from "../../../api/queries";
 import type { Edit, NodeKind } from "../../../api/client";
 import { place } from "../../../canvas/nodePainter";
 import { Button } from "../../../parts/Button";
-import { LengthField } from "../../../parts/LengthField";
+import { LengthField } from "../../../parts/fields/LengthField";
 import { useView } from "../../../state/view";
-import type { ElementProps } from "../elementProps";
+import type { ElementProps } from "../card/elementProps";
+import { formOf } from "../forms";
 import { NodeWork } from "./NodeWork";
 
 const KINDS: { kind: NodeKind; label: string; icon: typeof Square }[] = [
@@ -21,16 +22,12 @@ export function NodeFields({ projectId, scene, element }: ElementProps) {
   const { tool, setTool, nodes, chooseNodes } = useView();
   const working = tool === "nodes";
   const form = useForm(projectId, working ? element.id : null, scene.head).data;
-  const change = (edit: Edit) => void edits.edit(edit);
+  const change = (edit: Edit) => edits.edit(edit);
 
   if (!element.isDrawn)
     return (
       <>
-        <p className="text-[13px] text-muted">
-          {element.words
-            ? "Letters have no nodes of their own. Turned into nodes they can’t be retyped any more."
-            : "This form is made by numbers. Turned into nodes it has none any more, but every node can be moved."}
-        </p>
+        <p className="text-[13px] text-muted">{formOf(element).frozen}</p>
         <Button
           disabled={element.isLocked}
           onClick={() => change({ edit: "freezeElement", elementId: element.id, keepsOperations: true })}

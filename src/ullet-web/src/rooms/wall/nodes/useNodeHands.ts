@@ -5,7 +5,7 @@ import type { Edit, Scene } from "../../../api/client";
 import { toWorld, type Place } from "../../../canvas/camera";
 import { carried, isChosen, nodeGripAt, paintNodes, place, type NodeGrip } from "../../../canvas/nodePainter";
 import { useView } from "../../../state/view";
-import type { WallView } from "../WallView";
+import type { WallView } from "../view/WallView";
 
 interface Held {
   grip: NodeGrip;

@@ -3,8 +3,8 @@ import { useEdits } from "../../../api/edits";
 import type { Edit, Scene } from "../../../api/client";
 import { toScreen, toWorld, type Place } from "../../../canvas/camera";
 import { useView } from "../../../state/view";
-import type { WallView } from "../WallView";
-import { wallEvents } from "../wallEvents";
+import type { WallView } from "../view/WallView";
+import { wallEvents } from "../hands/wallEvents";
 import { lineOf, paintHand, paintPen, type PenNode } from "./penLine";
 
 /** Nearer to the first node than this a click closes the line, CSS pixels. */

@@ -5,8 +5,8 @@ import { Button } from "../../../parts/Button";
 import { IconButton } from "../../../parts/IconButton";
 import { withUnit } from "../../../state/lengths";
 import { useView } from "../../../state/view";
-import type { ElementProps } from "../elementProps";
-import { wallEvents } from "../wallEvents";
+import type { ElementProps } from "../card/elementProps";
+import { wallEvents } from "../hands/wallEvents";
 
 const NAMES: Record<LeftoverKind, string> = {
   crumb: "Crumb",
@@ -22,7 +22,7 @@ export function LeftoversList({ projectId, scene, element }: ElementProps) {
   const { leftovers } = element;
   if (leftovers.length === 0) return null;
   const add = (operation: Operation) =>
-    void edits.edit({ edit: "addOperation", elementId: element.id, operation });
+    edits.edit({ edit: "addOperation", elementId: element.id, operation });
   const bridge = leftovers.find((left) => left.kind === "neck")?.widening;
   const has = (kind: LeftoverKind) => leftovers.some((left) => left.kind === kind);
 

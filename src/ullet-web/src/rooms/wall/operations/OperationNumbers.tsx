@@ -1,8 +1,8 @@
 import type { GivenOperation, Operation } from "../../../api/client";
-import { Choice } from "../../../parts/Choice";
-import { LengthField } from "../../../parts/LengthField";
-import { NumberField } from "../../../parts/NumberField";
-import type { ElementProps } from "../elementProps";
+import { Choice } from "../../../parts/fields/Choice";
+import { LengthField } from "../../../parts/fields/LengthField";
+import { NumberField } from "../../../parts/fields/NumberField";
+import type { ElementProps } from "../card/elementProps";
 import { InLineNumbers, RoundNumbers } from "./RepeatNumbers";
 import { SplitNumbers } from "./SplitNumbers";
 import { UsedElements } from "./UsedElements";

@@ -2,7 +2,9 @@ import { ChevronDown, ChevronUp, Trash2, Volume2, VolumeX } from "lucide-react";
 import { useEdits } from "../../../api/edits";
 import type { GivenOperation, Operation, OperationRow as Row } from "../../../api/client";
 import { IconButton } from "../../../parts/IconButton";
-import type { ElementProps } from "../elementProps";
+import { withChanges } from "../../../state/withChanges";
+import type { ElementProps } from "../card/elementProps";
+import { newest } from "../card/newest";
 import { OperationNumbers } from "./OperationNumbers";
 
 interface Props extends ElementProps {
@@ -18,9 +20,13 @@ export function OperationRow({ row, place, ...props }: Props) {
   const id = operation.id ?? "";
   const named = `${name.toLowerCase()} (${place + 1})`;
   const change = (next: Operation) =>
-    void edits.edit({ edit: "changeOperation", elementId: element.id, operation: next });
+    edits.edit((now) => {
+      const held = newest(now, element).operations.find((each) => each.operation.id === id);
+      const wish = held ? withChanges(held.operation, operation, next) : next;
+      return { edit: "changeOperation", elementId: element.id, operation: wish };
+    });
   const move = (to: number) =>
-    void edits.edit({ edit: "moveOperation", elementId: element.id, operationId: id, place: to });
+    edits.edit({ edit: "moveOperation", elementId: element.id, operationId: id, place: to });
   const left = [
     row.crumbs ? `${row.crumbs} ${row.crumbs === 1 ? "crumb" : "crumbs"}` : "",
     row.thin ? `${row.thin} thin` : "",
@@ -61,7 +67,7 @@ export function OperationRow({ row, place, ...props }: Props) {
         <IconButton
           label={`Remove ${named}`}
           className="size-7"
-          onClick={() => void edits.edit({ edit: "removeOperation", elementId: element.id, operationId: id })}
+          onClick={() => edits.edit({ edit: "removeOperation", elementId: element.id, operationId: id })}
         >
           <Trash2 size={15} aria-hidden />
         </IconButton>

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import type { Operation, OperationChoice } from "../../../api/client";
 import { Button } from "../../../parts/Button";
-import type { ElementProps } from "../elementProps";
+import type { ElementProps } from "../card/elementProps";
 import { AddOperation } from "./AddOperation";
 import { LeftoversList } from "./LeftoversList";
 import { OperationRow } from "./OperationRow";
@@ -44,7 +44,7 @@ export function OperationsFields(props: ElementProps) {
         />
       ) : (
         <AddOperation
-          isLine={element.kind === "line"}
+          isLine={element.followsLines}
           disabled={element.isLocked}
           onAsked={(choice) => (choice.asks ? setAsked(choice) : add(choice.operation))}
         />
@@ -55,9 +55,7 @@ export function OperationsFields(props: ElementProps) {
           className="w-full"
           disabled={element.isLocked}
           title="The outline stays as it is now and no longer follows its sources"
-          onClick={() =>
-            void edits.edit({ edit: "freezeElement", elementId: element.id, keepsOperations: false })
-          }
+          onClick={() => edits.edit({ edit: "freezeElement", elementId: element.id, keepsOperations: false })}
         >
           <Snowflake size={15} aria-hidden />
           Freeze into nodes

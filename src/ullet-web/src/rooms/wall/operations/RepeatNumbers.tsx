@@ -1,6 +1,7 @@
 import type { GivenOperation } from "../../../api/client";
-import { NumberField } from "../../../parts/NumberField";
-import { LineChoice, Pair, Tick } from "./numberParts";
+import { NumberField } from "../../../parts/fields/NumberField";
+import { Tick } from "../../../parts/fields/Tick";
+import { LineChoice, Pair } from "./numberParts";
 import type { NumbersOf } from "./numbers";
 
 type InLine = Extract<GivenOperation, { operation: "repeatInLine" }>;

@@ -1,6 +1,7 @@
 import { useState } from "react";
-import type { Element } from "../../../api/client";
+import type { Element } from "../../../api/elements";
 import { Button } from "../../../parts/Button";
+import { Tick } from "../../../parts/fields/Tick";
 
 interface Props {
   title: string;
@@ -34,18 +35,17 @@ export function SourceList({ title, action, others, chosen = [], onChosen, onCan
       <ul className="max-h-[180px] overflow-y-auto">
         {[...others].reverse().map((other) => (
           <li key={other.id}>
-            <label className="flex items-center gap-2 rounded-[6px] px-1 py-1 hover:bg-chalk">
-              <input
-                type="checkbox"
-                className="size-4 accent-indigo"
-                checked={ids.includes(other.id)}
-                onChange={(event) =>
-                  setIds(event.target.checked ? [...ids, other.id] : ids.filter((id) => id !== other.id))
-                }
-              />
-              <span className="truncate">{other.name}</span>
-              {other.isHidden ? <span className="ml-auto text-[12px] text-muted">hidden</span> : null}
-            </label>
+            <Tick
+              label={
+                <>
+                  <span className="truncate">{other.name}</span>
+                  {other.isHidden ? <span className="ml-auto text-[12px] text-muted">hidden</span> : null}
+                </>
+              }
+              className=""
+              checked={ids.includes(other.id)}
+              onChanged={(on) => setIds(on ? [...ids, other.id] : ids.filter((id) => id !== other.id))}
+            />
           </li>
         ))}
       </ul>
@@ -53,7 +53,9 @@ export function SourceList({ title, action, others, chosen = [], onChosen, onCan
         <Button look="main" disabled={ids.length === 0} onClick={() => onChosen(ids)}>
           {action}
         </Button>
-        <Button onClick={onCancel}>Cancel</Button>
+        <Button data-lets-go onClick={onCancel}>
+          Cancel
+        </Button>
       </div>
     </fieldset>
   );

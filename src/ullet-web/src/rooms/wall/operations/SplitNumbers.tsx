@@ -1,6 +1,6 @@
 import type { GivenOperation } from "../../../api/client";
-import { Choice } from "../../../parts/Choice";
-import { NumberField } from "../../../parts/NumberField";
+import { Choice } from "../../../parts/fields/Choice";
+import { NumberField } from "../../../parts/fields/NumberField";
 import { LineChoice, Pair } from "./numberParts";
 import type { NumbersOf } from "./numbers";
 

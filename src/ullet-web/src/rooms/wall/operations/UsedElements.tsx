@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { GivenOperation, Operation } from "../../../api/client";
-import type { ElementProps } from "../elementProps";
+import type { ElementProps } from "../card/elementProps";
 import { SourceList } from "./SourceList";
 import { withSources } from "./sources";
 

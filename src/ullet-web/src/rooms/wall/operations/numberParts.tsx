@@ -1,30 +1,10 @@
 import type { ReactNode } from "react";
 import type { Scene } from "../../../api/client";
-import { Choice } from "../../../parts/Choice";
+import { Choice } from "../../../parts/fields/Choice";
 
 /** Two fields side by side. */
 export function Pair({ children }: { children: ReactNode }) {
   return <div className="mt-1 grid grid-cols-2 gap-1.5">{children}</div>;
-}
-
-interface TickProps {
-  label: string;
-  checked: boolean;
-  onChanged: (checked: boolean) => void;
-}
-
-export function Tick({ label, checked, onChanged }: TickProps) {
-  return (
-    <label className="mt-1.5 flex items-center gap-2 text-[14px]">
-      <input
-        type="checkbox"
-        className="size-4 accent-indigo"
-        checked={checked}
-        onChange={(event) => onChanged(event.target.checked)}
-      />
-      {label}
-    </label>
-  );
 }
 
 interface CornersProps {
@@ -64,7 +44,7 @@ export function LineChoice({ label, scene, elementId, lineId, onChosen }: LinePr
       options={[
         { value: "", label: "a straight line" },
         ...scene.elements
-          .filter((other) => other.kind === "line" && other.id !== elementId)
+          .filter((other) => other.followsLines && other.id !== elementId)
           .map((other) => ({ value: other.id, label: other.name })),
       ]}
       onChosen={(id) => onChosen(id || null)}

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Operation } from "../../../api/client";
-import type { ElementProps } from "../elementProps";
+import type { ElementProps } from "../card/elementProps";
 
 /** What the fields of one kind of operation get. */
 export interface NumbersOf<O extends Operation> extends ElementProps {

@@ -1,0 +1,31 @@
+import { useId } from "react";
+import { answered, api, type Unit } from "../../api/client";
+import { shown } from "../../state/lengths";
+import { DraftInput } from "./DraftInput";
+import { FieldFrame } from "./FieldFrame";
+import { useDraft } from "./useDraft";
+
+interface Props {
+  label: string;
+  /** mm. */
+  value: number;
+  unit: Unit;
+  /** Called with mm once the server has read what was typed. */
+  onTyped: (mm: number) => unknown;
+  disabled?: boolean;
+}
+
+/** A length that can be typed in mm, decimal inches or fractions; the server reads it. */
+export function LengthField({ label, value, unit, onTyped, disabled }: Props) {
+  const id = useId();
+  const field = useDraft({
+    shown: shown(value, unit),
+    read: async (text) => (await answered(api.POST("/api/lengths", { body: { text, unit } }))).mm,
+    onTaken: onTyped,
+  });
+  return (
+    <FieldFrame id={id} label={label} unit={unit === "inch" ? "in" : "mm"} wrong={field.wrong}>
+      <DraftInput id={id} field={field} disabled={disabled} selects />
+    </FieldFrame>
+  );
+}

@@ -1,0 +1,86 @@
+import { useEdits } from "../../../api/edits";
+import { useCatalogue } from "../../../api/queries";
+import type { ProjectPattern, Scene } from "../../../api/client";
+import { Choice } from "../../../parts/fields/Choice";
+import { LengthField } from "../../../parts/fields/LengthField";
+import { NumberField } from "../../../parts/fields/NumberField";
+import { Section } from "../../../parts/Section";
+import { TextField } from "../../../parts/fields/TextField";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+  pattern: ProjectPattern;
+}
+
+/** The pattern that the project was made from: its sizes, its words, and what it is made of. */
+export function PatternFields({ projectId, scene, pattern }: Props) {
+  const edits = useEdits(projectId);
+  const fontId = useCatalogue().data?.usualFontId ?? null;
+  const use = { edit: "usePattern", patternId: pattern.id, fontId } as const;
+  const resize = (id: string, value: number) => edits.edit({ ...use, numbers: [{ id, value }] });
+  const fill = (id: string, text: string) => edits.edit({ ...use, fillIns: [{ id, text }] });
+  return (
+    <>
+      <Section title={`Pattern: ${pattern.name.toLowerCase()}`}>
+        <div className="grid grid-cols-2 gap-x-1.5 gap-y-2">
+          {pattern.numbers.map((field) =>
+            field.isCount ? (
+              <NumberField
+                key={field.id}
+                label={field.label}
+                value={field.value}
+                digits={0}
+                onTyped={(value) => resize(field.id, value)}
+              />
+            ) : (
+              <LengthField
+                key={field.id}
+                label={field.label}
+                value={field.value}
+                unit={scene.unit}
+                onTyped={(value) => resize(field.id, value)}
+              />
+            ),
+          )}
+          {pattern.fillIns.map((field) =>
+            field.choices.length ? (
+              <Choice
+                key={field.id}
+                label={field.label}
+                value={field.text}
+                options={field.choices.map((name) => ({ value: name, label: name }))}
+                onChosen={(text) => fill(field.id, text)}
+              />
+            ) : (
+              <TextField
+                key={field.id}
+                label={field.label}
+                value={field.text}
+                placeholder="left out"
+                onTyped={(text) => fill(field.id, text)}
+              />
+            ),
+          )}
+        </div>
+      </Section>
+      <Section title="What to cut" startsOpen={false} brief={`${pattern.cloths.length} cloths`}>
+        <ul className="divide-y divide-line">
+          {pattern.cloths.map((cloth) => (
+            <li key={`${cloth.clothId} ${cloth.use}`} className="py-1.5 text-[14px]">
+              <span className="font-semibold">{cloth.use}</span>
+              {cloth.count > 1 ? `, ${cloth.count} of them` : ""}: {cloth.name}
+              {cloth.size ? <span className="block text-muted">{cloth.size}</span> : null}
+              {cloth.advice ? <span className="block text-muted">{cloth.advice}</span> : null}
+            </li>
+          ))}
+        </ul>
+        {pattern.advice.map((sentence) => (
+          <p key={sentence} className="text-[14px] text-muted">
+            {sentence}
+          </p>
+        ))}
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,169 @@
+import { Pencil, Plus } from "lucide-react";
+import { useState, type ReactNode } from "react";
+import { useEdits } from "../../../api/edits";
+import type { Scene } from "../../../api/client";
+import { Button } from "../../../parts/Button";
+import { Choice } from "../../../parts/fields/Choice";
+import { IconButton } from "../../../parts/IconButton";
+import { Section } from "../../../parts/Section";
+import { ClothSwatch, ThreadSwatch } from "../../../parts/Swatch";
+import { duration, sizeText } from "../../../state/lengths";
+import { ClothPanel } from "../stuff/ClothPanel";
+import { PatternFields } from "./PatternFields";
+import { ThreadPanel } from "../stuff/ThreadPanel";
+
+interface Props {
+  projectId: string;
+  scene: Scene;
+}
+
+/** The card when nothing is selected: the hooping, the whole design, cloths and threads. */
+export function ProjectCard({ projectId, scene }: Props) {
+  const { design, hooping } = scene;
+  const edits = useEdits(projectId);
+  return (
+    <div>
+      <h2 className="px-4 pt-3 pb-1 font-head text-[17px] font-semibold">This project</h2>
+      {scene.pattern ? <PatternFields projectId={projectId} scene={scene} pattern={scene.pattern} /> : null}
+      <Section title="Hooping" startsOpen={!scene.pattern}>
+        <HoopingFields projectId={projectId} scene={scene} />
+      </Section>
+      <Section title="Whole design">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
+          <dt className="text-muted">Sewing field</dt>
+          <dd className="text-right whitespace-nowrap">
+            {sizeText(hooping.fieldWidth, hooping.fieldHeight, scene.unit)}
+          </dd>
+          <dt className="text-muted">With its covers</dt>
+          <dd className="text-right whitespace-nowrap">
+            {design ? sizeText(design.width, design.height, scene.unit) : "nothing yet"}
+          </dd>
+          <dt className="text-muted">Stitches</dt>
+          <dd className="text-right whitespace-nowrap">{scene.stitchCount.toLocaleString("en-GB")}</dd>
+          <dt className="text-muted">Stops</dt>
+          <dd className="text-right whitespace-nowrap">{scene.stopCount}</dd>
+          <dt className="text-muted">Time with hands</dt>
+          <dd className="text-right whitespace-nowrap">{duration(scene.seconds)}</dd>
+        </dl>
+        {scene.design ? (
+          <Button onClick={() => edits.edit({ edit: "addBasting" })}>Baste round the design</Button>
+        ) : null}
+      </Section>
+      <Section title="Cloths" brief={`${scene.cloths.length}`}>
+        <Cloths projectId={projectId} scene={scene} />
+      </Section>
+      <Section title="Threads" brief={`${scene.threads.length}`}>
+        <Threads projectId={projectId} scene={scene} />
+      </Section>
+    </div>
+  );
+}
+
+function HoopingFields({ projectId, scene }: Props) {
+  const edits = useEdits(projectId);
+  const { hooping, cloths, threads } = scene;
+  const clothOptions = cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }));
+  const threadOptions = threads.map((thread) => ({ value: thread.id, label: thread.name }));
+  const clothMark = (id: string) => <ClothSwatch cloth={cloths.find((cloth) => cloth.id === id)} />;
+  const threadMark = (id: string) => (
+    <ThreadSwatch colour={threads.find((t) => t.id === id)?.colour ?? "#ffffff"} />
+  );
+  return (
+    <div className="grid grid-cols-2 gap-x-1.5 gap-y-2">
+      <Choice
+        label="Ground cloth"
+        className="col-span-2"
+        value={hooping.isStabiliserAlone ? "" : hooping.groundClothId}
+        options={[{ value: "", label: "none: the stabiliser alone" }, ...clothOptions]}
+        mark={clothMark(hooping.groundClothId)}
+        onChosen={(id) =>
+          edits.edit(
+            id ? { edit: "setHooping", groundClothId: id } : { edit: "setHooping", stabiliserAlone: true },
+          )
+        }
+      />
+      <Choice
+        label="Stabiliser"
+        className="col-span-2"
+        value={hooping.stabiliserClothId}
+        options={clothOptions}
+        mark={clothMark(hooping.stabiliserClothId)}
+        onChosen={(id) => edits.edit({ edit: "setHooping", stabiliserClothId: id })}
+      />
+      <Choice
+        label="Thread of lines"
+        value={hooping.lineThreadId}
+        options={threadOptions}
+        mark={threadMark(hooping.lineThreadId)}
+        onChosen={(id) => edits.edit({ edit: "setHooping", lineThreadId: id })}
+      />
+      <Choice
+        label="Thread of covers"
+        value={hooping.coverThreadId}
+        options={threadOptions}
+        mark={threadMark(hooping.coverThreadId)}
+        onChosen={(id) => edits.edit({ edit: "setHooping", coverThreadId: id })}
+      />
+    </div>
+  );
+}
+
+function Cloths({ projectId, scene }: Props) {
+  return (
+    <Stock
+      items={scene.cloths}
+      mark={(cloth) => <ClothSwatch cloth={cloth} />}
+      newLabel="New cloth"
+      panel={(cloth, close) => <ClothPanel projectId={projectId} cloth={cloth} onClose={close} />}
+    />
+  );
+}
+
+function Threads({ projectId, scene }: Props) {
+  return (
+    <Stock
+      items={scene.threads}
+      mark={(thread) => <ThreadSwatch colour={thread.colour} />}
+      newLabel="New thread"
+      panel={(thread, close) => <ThreadPanel projectId={projectId} thread={thread} onClose={close} />}
+    />
+  );
+}
+
+interface StockProps<T> {
+  items: T[];
+  mark: (item: T) => ReactNode;
+  newLabel: string;
+  /** The dialog that changes an item, or makes a new one. */
+  panel: (item: T | undefined, close: () => void) => ReactNode;
+}
+
+/** What the project has in stock, each with a button to change it. */
+function Stock<T extends { id: string; name: string }>({ items, mark, newLabel, panel }: StockProps<T>) {
+  const [asking, setAsking] = useState<T | "new" | null>(null);
+  return (
+    <>
+      <ul>
+        {items.map((item) => (
+          <li key={item.id} className="flex items-center gap-2">
+            {mark(item)}
+            <span className="truncate">{item.name}</span>
+            <IconButton
+              label={`Change ${item.name}`}
+              side="left"
+              className="ml-auto h-7!"
+              onClick={() => setAsking(item)}
+            >
+              <Pencil size={15} aria-hidden />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      <Button onClick={() => setAsking("new")}>
+        <Plus size={16} aria-hidden />
+        {newLabel}
+      </Button>
+      {asking ? panel(asking === "new" ? undefined : asking, () => setAsking(null)) : null}
+    </>
+  );
+}

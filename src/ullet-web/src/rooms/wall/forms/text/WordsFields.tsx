@@ -1,0 +1,87 @@
+import { AlignCenter, AlignLeft, AlignRight } from "lucide-react";
+import { useState } from "react";
+import { useEdits } from "../../../../api/edits";
+import { isMade } from "../../../../api/elements";
+import { Button } from "../../../../parts/Button";
+import { Choice } from "../../../../parts/fields/Choice";
+import { LengthField } from "../../../../parts/fields/LengthField";
+import { FontPanel } from "./FontPanel";
+import { WordsArea } from "../../../../parts/fields/WordsArea";
+import { Segments } from "../../../../parts/fields/Segments";
+import type { WordsProps } from "../../card/elementProps";
+
+const ALIGNS = [
+  { align: "left", label: "Lines begin together", icon: AlignLeft },
+  { align: "centre", label: "Lines share their middle", icon: AlignCenter },
+  { align: "right", label: "Lines end together", icon: AlignRight },
+] as const;
+
+const LETTERS = [
+  { value: "oneByOne", label: "each a piece of its own" },
+  { value: "onePiece", label: "all one piece" },
+];
+
+/** The words themselves, their font and size, and what they are made into. */
+export function WordsFields({ projectId, scene, element }: WordsProps) {
+  const edits = useEdits(projectId);
+  const [choosing, setChoosing] = useState(false);
+  const { form: words } = element;
+  const set = (part: object) => edits.edit({ edit: "setLettering", elementId: element.id, ...part });
+  return (
+    <>
+      <WordsArea
+        label="Words"
+        value={words.text}
+        onTyped={(text) => edits.edit({ edit: "setText", elementId: element.id, text })}
+      />
+      <div className="grid grid-cols-[1fr_104px] items-end gap-1.5">
+        <div>
+          <p className="text-[13px] text-muted">Font</p>
+          <Button className="w-full justify-start!" onClick={() => setChoosing(true)}>
+            <span className="truncate">{words.fontName ?? "not here any more"}</span>
+          </Button>
+        </div>
+        <LengthField
+          label="Cap height"
+          value={words.capHeight}
+          unit={scene.unit}
+          onTyped={(capHeight) => set({ capHeight })}
+        />
+      </div>
+      {isMade(element, "cloth") ? (
+        <Choice
+          label="Letters are"
+          value={words.isOnePiece ? "onePiece" : "oneByOne"}
+          options={LETTERS}
+          onChosen={(use) => set({ use })}
+        />
+      ) : null}
+      <div className="grid grid-cols-[1fr_auto] items-end gap-1.5">
+        <Choice
+          label="When words change"
+          value={words.sizing}
+          options={[
+            { value: "capHeight", label: "letters keep their size" },
+            { value: "box", label: "the box keeps its size" },
+          ]}
+          onChosen={(sizing) => set({ sizing })}
+        />
+        <Segments
+          label="Lines"
+          value={words.align}
+          options={ALIGNS.map(({ align, label, icon: Icon }) => ({
+            value: align,
+            label,
+            picture: <Icon size={16} aria-hidden />,
+          }))}
+          className="flex gap-0.5"
+          itemClassName="flex size-8 items-center justify-center"
+          onChosen={(align) => set({ align })}
+        />
+      </div>
+      {choosing ? (
+        <FontPanel projectId={projectId} scene={scene} element={element} onClose={() => setChoosing(false)} />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,27 @@
+import { TextButton } from "../../../../parts/TextButton";
+import type { ElementProps } from "../../card/elementProps";
+import { useOffers } from "../../hands/useOffers";
+import type { WallMaking } from "../module";
+
+/** A shape that only serves others. */
+export const construction: WallMaking<"construction"> = {
+  Icon: () => (
+    <span className="size-4.5 shrink-0 rounded-[5px] border border-dashed border-muted" aria-hidden />
+  ),
+  Card: Served,
+  calledAlso: () => "",
+};
+
+function Served({ projectId, scene, element }: ElementProps) {
+  const offers = useOffers(projectId, scene, [element]);
+  const served = scene.elements
+    .filter((other) => element.neededBy.includes(other.id))
+    .map((other) => other.name);
+  return (
+    <p className="mx-4 mb-2 rounded-card bg-chalk px-3 py-1.5 text-[14px]">
+      Neither sewn nor cut.{" "}
+      {served.length ? `It serves ${served.join(", ")}.` : "Nothing is made with it yet."}{" "}
+      <TextButton onClick={offers.construction.run}>{offers.construction.label}</TextButton>
+    </p>
+  );
+}

@@ -1,0 +1,119 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState, type FormEvent } from "react";
+import { useEdits } from "../../../api/edits";
+import { keys, useCatalogue } from "../../../api/queries";
+import type { Cloth, Scene } from "../../../api/client";
+import { Button } from "../../../parts/Button";
+import { Choice } from "../../../parts/fields/Choice";
+import { ColourField } from "../../../parts/fields/ColourField";
+import { PlainField } from "../../../parts/fields/PlainField";
+import { Panel } from "../../../parts/Panel";
+import { ClothSwatch } from "../../../parts/Swatch";
+import { ClothPhoto } from "./ClothPhoto";
+import { Tick } from "../../../parts/fields/Tick";
+
+interface Props {
+  projectId: string;
+  /** The cloth to change; a new one when absent. */
+  cloth?: Cloth;
+  onClose: () => void;
+  /** Called with the id of a cloth that was added. */
+  onAdded?: (clothId: string) => void;
+}
+
+const TEXTURES = [
+  { value: "plain", label: "plain" },
+  { value: "woven", label: "woven" },
+  { value: "dotted", label: "dotted" },
+  { value: "striped", label: "striped" },
+];
+
+/** Name, colour, kind and pattern of a cloth. */
+export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
+  const edits = useEdits(projectId);
+  const queries = useQueryClient();
+  const kinds = useCatalogue().data?.clothKinds ?? [];
+  const [draft, setDraft] = useState<Cloth>(
+    cloth ?? {
+      id: "",
+      name: "",
+      colour: "#7a93ac",
+      kind: "wovenCotton",
+      texture: "woven",
+      patternColour: null,
+    },
+  );
+
+  const preset = kinds.find((known) => known.id === draft.kind);
+
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    if (cloth) {
+      if (await edits.edit({ edit: "changeCloth", cloth: draft })) onClose();
+      return;
+    }
+    const { name, colour, kind, isDeepPile, texture, swatch } = draft;
+    if (!(await edits.edit({ edit: "addCloth", name, colour, kind, isDeepPile, texture, swatch }))) return;
+    const added = queries.getQueryData<Scene>(keys.scene(projectId))?.cloths.at(-1);
+    if (added) onAdded?.(added.id);
+    onClose();
+  };
+
+  return (
+    <Panel
+      title={cloth ? "Change the cloth" : "New cloth"}
+      open
+      onOpenChange={(open) => (open ? null : onClose())}
+    >
+      <form className="space-y-3" onSubmit={(event) => void save(event)}>
+        <PlainField
+          label="Name"
+          value={draft.name}
+          onChange={(name) => setDraft((now) => ({ ...now, name }))}
+        />
+        <div className="grid grid-cols-[84px_1fr_1fr] items-end gap-3">
+          <ColourField
+            label="Colour"
+            value={draft.colour}
+            onChange={(colour) => setDraft((now) => ({ ...now, colour }))}
+          />
+          <Choice
+            label="Kind"
+            value={draft.kind ?? "wovenCotton"}
+            options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
+            onChosen={(kind) => setDraft((now) => ({ ...now, kind: kind as Cloth["kind"] }))}
+          />
+          <Choice
+            label="Pattern"
+            value={draft.texture ?? "woven"}
+            mark={<ClothSwatch cloth={draft} />}
+            options={TEXTURES}
+            onChosen={(texture) => setDraft((now) => ({ ...now, texture: texture as Cloth["texture"] }))}
+          />
+        </div>
+        <Tick
+          label="Deep pile that stitches sink into"
+          checked={draft.isDeepPile ?? false}
+          onChanged={(on) => setDraft((now) => ({ ...now, isDeepPile: on }))}
+        />
+        {preset && draft.kind !== "stabiliser" ? (
+          <p className="rounded-card bg-chalk px-3 py-1.5 text-[13px] text-muted">
+            Stabiliser: {preset.stabiliser}. Needle: {preset.needle}.
+            {preset.topping ? ` Topping: ${preset.topping}.` : ""} Covers on it begin with numbers that suit
+            it; numbers set by hand stay.
+          </p>
+        ) : null}
+        <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft((now) => ({ ...now, swatch }))} />
+        {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
+        <div className="flex justify-end gap-2 pt-1">
+          <Button data-lets-go onClick={onClose}>
+            Cancel
+          </Button>
+          <Button look="main" type="submit">
+            {cloth ? "Change the cloth" : "Add the cloth"}
+          </Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}
