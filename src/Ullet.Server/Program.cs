@@ -21,6 +21,7 @@ catch (StartException fault)
 
 async Task Serve()
 {
+    WarmUp.Documents();
     var app = ServerSetup.Build(args);
     var options = app.Services.GetRequiredService<ServerOptions>();
     if (describesOnly)
@@ -28,6 +29,7 @@ async Task Serve()
         await app.RunAsync();
         return;
     }
+    WarmUp.Handlers(app);
     var wasStopped = !File.Exists(Path.Combine(options.DataFolder, DataFolder.LockName));
     using var folder = DataFolder.Hold(options.DataFolder);
     DatabaseStart.Prepare(options.DataFolder, wasStopped);

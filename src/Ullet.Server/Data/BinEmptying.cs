@@ -7,9 +7,12 @@ internal static class BinEmptying
 {
     internal static readonly TimeSpan Kept = TimeSpan.FromDays(30);
 
+    /// <summary>What was deleted before goes, Unix ms.</summary>
+    internal static long LimitAt(TimeProvider clock) => clock.GetUtcNow().Subtract(Kept).ToUnixTimeMilliseconds();
+
     internal static Task Run(UlletDb db, TimeProvider clock)
     {
-        var limit = clock.GetUtcNow().Subtract(Kept).ToUnixTimeMilliseconds();
+        var limit = LimitAt(clock);
         return db.Projects.Where(p => p.DeletedAt != null && p.DeletedAt < limit).ExecuteDeleteAsync();
     }
 }

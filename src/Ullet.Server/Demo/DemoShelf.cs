@@ -1,7 +1,5 @@
 using System.Collections.Immutable;
-using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Projects;
-using Ullet.Server.Data;
 using Ullet.Server.Documents;
 
 namespace Ullet.Server.Demo;
@@ -24,10 +22,10 @@ public static class DemoShelf
         HarvestPatch.Make,
     ];
 
-    internal static async Task Fill(IServiceProvider services)
+    /// <param name="services">The server's.</param>
+    /// <param name="there">The titles of the projects that are on the shelf already.</param>
+    internal static async Task Fill(IServiceProvider services, IReadOnlyCollection<string> there)
     {
-        var db = services.GetRequiredService<UlletDb>();
-        var there = await db.Projects.AsNoTracking().Select(row => row.Title).ToListAsync();
         if (there.Count >= Makers.Length)
         {
             return;

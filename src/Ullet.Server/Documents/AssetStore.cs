@@ -82,15 +82,6 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
         return needed;
     }
 
-    /// <summary>Loads the added fonts at the start.</summary>
-    internal async Task PutFontsOnShelf(CancellationToken cancellation)
-    {
-        foreach (var row in await FontRows(cancellation))
-        {
-            fonts.Add(AssetNames.FontId(row.Sha256), row.Bytes, listed: row.Kind == FontKind);
-        }
-    }
-
     /// <summary>The added fonts and the pictures that a document names, as far as they are there.</summary>
     internal async Task<List<ProjectAsset>> Of(Project project, CancellationToken cancellation)
     {

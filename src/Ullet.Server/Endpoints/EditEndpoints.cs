@@ -58,7 +58,7 @@ internal static class EditEndpoints
 
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Edit(
         string id,
-        EditRequest request,
+        EditBody body,
         DocumentHistory history,
         EvaluatedHeads heads,
         SceneAnswers answers,
@@ -66,6 +66,7 @@ internal static class EditEndpoints
         bool preview = false
     )
     {
+        var request = body.Request;
         if (!preview)
         {
             return await answers.Of(await history.Apply(id, request.Head, request.Edit, cancellation), cancellation);

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
+using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Endpoints;
 
@@ -35,41 +36,31 @@ internal static class ShelfEndpoints
         app.MapGroup("/api/projects").WithTags("Projects").MapGet("", List).WithName("listProjects");
 
     private static async Task<Ok<List<ShelfItem>>> List(
-        UlletDb db,
-        ProjectRepair repair,
+        ServerOptions options,
+        IServiceProvider services,
         ILogger<ShelfItem> log,
         CancellationToken cancellation
     )
     {
-        var rows = await db
-            .Projects.AsNoTracking()
-            .Where(p => p.DeletedAt == null)
-            .OrderByDescending(p => p.UpdatedAt)
-            .ToListAsync(cancellation);
-        var items = new List<ShelfItem>(rows.Count);
-        foreach (var row in rows)
+        var items = new List<ShelfItem>();
+        foreach (var row in ShelfRows.Read(options.DataFolder))
         {
-            items.Add(await Item(row, db, repair, log, cancellation));
+            cancellation.ThrowIfCancellationRequested();
+            items.Add(await Item(row, services, log, cancellation));
         }
         return TypedResults.Ok(items);
     }
 
     /// <summary>A card of the shelf; one for a damaged project says what is wrong, and the others are shown all the same.</summary>
     private static async Task<ShelfItem> Item(
-        ProjectRow row,
-        UlletDb db,
-        ProjectRepair repair,
+        ShelfRow row,
+        IServiceProvider services,
         ILogger<ShelfItem> log,
         CancellationToken cancellation
     )
     {
-        var snapshot = await db
-            .Revisions.AsNoTracking()
-            .Where(r => r.Id == row.HeadId)
-            .Select(r => r.Snapshot)
-            .FirstOrDefaultAsync(cancellation);
         var why = "the state that it should be in is not there";
-        if (snapshot is not null && Snapshot.TryUnpack(snapshot, out var project, out why))
+        if (row.Snapshot is { } snapshot && Snapshot.TryUnpack(snapshot, out var project, out why))
         {
             return new ShelfItem(
                 row.Id,
@@ -81,7 +72,8 @@ internal static class ShelfEndpoints
             );
         }
         log.LogError("Project {Id} can't be read: {Why}", row.Id, why);
-        var last = await repair.LastReadable(row.Id, cancellation);
+        var db = services.GetRequiredService<UlletDb>();
+        var last = await services.GetRequiredService<ProjectRepair>().LastReadable(row.Id, cancellation);
         var savedAt = last is { } found
             ? await db.Revisions.Where(r => r.Id == found.Revision).Select(r => r.At).FirstAsync(cancellation)
             : (long?)null;

@@ -53,13 +53,22 @@ internal static class ServerSetup
     /// <summary>Fonts, demo data and an emptied bin, before the first request.</summary>
     internal static async Task Fill(IServiceProvider services, ServerOptions options)
     {
-        using var scope = services.CreateScope();
-        await scope.ServiceProvider.GetRequiredService<AssetStore>().PutFontsOnShelf(CancellationToken.None);
+        List<string> titles;
+        using (var rows = new StartRows(options.DataFolder))
+        {
+            var fonts = services.GetRequiredService<FontShelf>();
+            foreach (var (sha256, bytes, isListed) in rows.Fonts())
+            {
+                fonts.Add(AssetNames.FontId(sha256), bytes, isListed);
+            }
+            rows.EmptyBin(TimeProvider.System);
+            titles = rows.Titles();
+        }
         if (options.Demo)
         {
-            await DemoShelf.Fill(scope.ServiceProvider);
+            using var scope = services.CreateScope();
+            await DemoShelf.Fill(scope.ServiceProvider, titles);
         }
-        await BinEmptying.Run(scope.ServiceProvider.GetRequiredService<UlletDb>(), TimeProvider.System);
     }
 
     private static void AddServices(IServiceCollection services, ServerOptions options)
