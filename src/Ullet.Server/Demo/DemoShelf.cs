@@ -39,13 +39,7 @@ public static class DemoShelf
         var history = services.GetRequiredService<DocumentHistory>();
         foreach (var project in projects.Where(project => !there.Contains(project.Title)))
         {
-            var made = await history.Create(project, "Demo project", CancellationToken.None);
-            if (!made.IsOk)
-            {
-                throw new InvalidOperationException(
-                    $"The demo project {project.Title} is not whole: {made.Refusal!.Words}"
-                );
-            }
+            await history.Bring(project, "Demo project", CancellationToken.None);
         }
     }
 }

@@ -101,6 +101,12 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
         return found;
     }
 
+    /// <summary>The pictures among what a document names, by their SHA-256.</summary>
+    internal static Dictionary<string, byte[]> PicturesOf(IEnumerable<ProjectAsset> assets) =>
+        assets
+            .Where(asset => asset.Kind == PictureKind)
+            .ToDictionary(asset => asset.Sha256, asset => asset.Bytes, StringComparer.Ordinal);
+
     private Task<List<AssetRow>> FontRows(CancellationToken cancellation) =>
         db.Assets.Where(asset => asset.Kind == FontKind || asset.Kind == RemovedFontKind).ToListAsync(cancellation);
 }

@@ -75,13 +75,7 @@ public sealed class DocumentHistory(
         Project? older = null
     )
     {
-        var row = new ProjectRow
-        {
-            Id = Guid.CreateVersion7().ToString("N"),
-            Title = PlainText.Line(project.Title),
-            CreatedAt = Now,
-            UpdatedAt = Now,
-        };
+        var row = Row(project);
         var admitted = bench.Run(
             older is null ? WorkKind.Changing : WorkKind.Showing,
             "This new project",
@@ -103,6 +97,26 @@ public sealed class DocumentHistory(
         heads.Adopt(row.Id, row.HeadId, evaluated);
         return new CreatedProject(row.Id, row.HeadId);
     }
+
+    /// <summary>Puts a document on the shelf that this build brings along: it can be computed, and is when somebody opens it.</summary>
+    internal async Task Bring(Project project, string label, CancellationToken cancellation)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
+        var row = Row(project);
+        db.Projects.Add(row);
+        await db.SaveChangesAsync(cancellation);
+        await writer.Append(row, null, label, project, cancellation);
+        await transaction.CommitAsync(cancellation);
+    }
+
+    private ProjectRow Row(Project project) =>
+        new()
+        {
+            Id = Guid.CreateVersion7().ToString("N"),
+            Title = PlainText.Line(project.Title),
+            CreatedAt = Now,
+            UpdatedAt = Now,
+        };
 
     /// <summary>What the stations make of a new document, and its first scene: what is put on the shelf can be opened.</summary>
     private Evaluated Drawn(ProjectRow row, Project project, CancellationToken cancellation)

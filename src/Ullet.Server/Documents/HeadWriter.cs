@@ -3,11 +3,12 @@ using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
+using Ullet.Server.Pictures;
 
 namespace Ullet.Server.Documents;
 
 /// <summary>Writes the heads of projects: one change after the other for each project, each in one transaction.</summary>
-public sealed class HeadWriter(UlletDb db, TimeProvider clock)
+public sealed class HeadWriter(UlletDb db, ShelfPictures pictures, TimeProvider clock)
 {
     /// <summary>Revisions kept beside every hour's last.</summary>
     public const int RevisionsKept = 200;
@@ -82,6 +83,7 @@ public sealed class HeadWriter(UlletDb db, TimeProvider clock)
         {
             await RevisionThinning.Run(db, row.Id, row.HeadId, RevisionsKept, cancellation);
         }
+        pictures.Want(row.Id);
         return new Head(row, revision.Id, revision.At, project);
     }
 
@@ -94,6 +96,7 @@ public sealed class HeadWriter(UlletDb db, TimeProvider clock)
         row.Title = project.Title;
         row.UpdatedAt = Now;
         await db.SaveChangesAsync(cancellation);
+        pictures.Want(row.Id);
         return new Head(row, target.Id, target.At, project);
     }
 

@@ -9,6 +9,7 @@ using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
 using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
+using Ullet.Server.Pictures;
 
 namespace Ullet.Server.Endpoints;
 
@@ -89,9 +90,11 @@ internal static class ExportEndpoints
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Picture(
         string id,
         Evaluations evaluations,
+        ShelfPictures kept,
         CancellationToken cancellation,
-        int size = 480,
-        string frame = "field"
+        int size = ShelfPictures.Size,
+        string frame = "field",
+        long? rev = null
     )
     {
         if (size is < ProjectPicture.LeastSize or > ProjectPicture.MostSize)
@@ -110,10 +113,19 @@ internal static class ExportEndpoints
                 new Refusal("frame-unknown", "frame", "A picture shows the \"field\" or the \"design\".")
             );
         }
+        if (
+            size == ShelfPictures.Size
+            && shown == PictureFrame.Field
+            && rev is { } revision
+            && kept.Find(id, revision) is { } png
+        )
+        {
+            return TypedResults.File(png, "image/png");
+        }
         return await evaluations.File(
             id,
             (evaluated, assets) =>
-                (ProjectPicture.Png(evaluated, size, shown, Photos(assets)), "image/png", FileNames.Picture(evaluated)),
+                (ProjectPicture.Png(evaluated, size, shown, AssetStore.PicturesOf(assets)), "image/png", FileNames.Picture(evaluated)),
             cancellation
         );
     }
@@ -128,7 +140,7 @@ internal static class ExportEndpoints
             id,
             evaluated => Released(evaluated, despite),
             (evaluated, assets) =>
-                (InstructionSheet.Pdf(evaluated, Photos(assets)), "application/pdf", FileNames.Instructions(evaluated)),
+                (InstructionSheet.Pdf(evaluated, AssetStore.PicturesOf(assets)), "application/pdf", FileNames.Instructions(evaluated)),
             cancellation
         );
 
@@ -193,7 +205,7 @@ internal static class ExportEndpoints
 
     private static byte[] Zip(Evaluated evaluated, IReadOnlyList<ProjectAsset> assets)
     {
-        var photos = Photos(assets);
+        var photos = AssetStore.PicturesOf(assets);
         using var stream = new MemoryStream();
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
@@ -228,11 +240,6 @@ internal static class ExportEndpoints
         where !sheet.Setup.IsByHand
         from format in new[] { CutFormat.Svg, CutFormat.Dxf }
         select (new CutChoice(sheet, null), new CutFileWish(format));
-
-    private static Dictionary<string, byte[]> Photos(IEnumerable<ProjectAsset> assets) =>
-        assets
-            .Where(asset => asset.Kind == AssetStore.PictureKind)
-            .ToDictionary(asset => asset.Sha256, asset => asset.Bytes, StringComparer.Ordinal);
 
     private static void Add(ZipArchive zip, string name, byte[] bytes)
     {

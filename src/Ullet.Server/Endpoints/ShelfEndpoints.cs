@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
 using Ullet.Server.Hosting;
+using Ullet.Server.Pictures;
 
 namespace Ullet.Server.Endpoints;
 
@@ -38,10 +39,17 @@ internal static class ShelfEndpoints
     private static async Task<Ok<List<ShelfItem>>> List(
         ServerOptions options,
         IServiceProvider services,
+        FirstAnswer first,
+        HttpContext http,
         ILogger<ShelfItem> log,
         CancellationToken cancellation
     )
     {
+        http.Response.OnCompleted(() =>
+        {
+            first.Tell();
+            return Task.CompletedTask;
+        });
         var items = new List<ShelfItem>();
         foreach (var row in ShelfRows.Read(options.DataFolder))
         {

@@ -15,6 +15,7 @@ using Ullet.Server.Data;
 using Ullet.Server.Demo;
 using Ullet.Server.Documents;
 using Ullet.Server.Endpoints;
+using Ullet.Server.Pictures;
 using Ullet.Server.Scenes;
 using Ullet.Server.Work;
 
@@ -99,6 +100,9 @@ internal static class ServerSetup
         services.AddScoped<Evaluations>();
         services.AddScoped<SceneAnswers>();
         services.AddScoped<CutExports>();
+        services.AddSingleton<ShelfPictures>();
+        services.AddSingleton<FirstAnswer>();
+        services.AddHostedService<PictureMaker>();
         services.AddHostedService<Housekeeping>();
         services.AddExceptionHandler<ExceptionAnswers>();
         services.AddProblemDetails();
