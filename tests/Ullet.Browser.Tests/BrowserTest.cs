@@ -14,7 +14,7 @@ public abstract class BrowserTest(UlletSite site)
 
     private protected void Visit(Action<Visitor> visit, [CallerMemberName] string name = "")
     {
-        using var visitor = new Visitor(Site.Address);
+        var visitor = Site.Visitor();
         try
         {
             visit(visitor);

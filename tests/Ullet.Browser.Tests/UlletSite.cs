@@ -38,6 +38,16 @@ public sealed class UlletSite : IDisposable
         Client = new HttpClient { BaseAddress = Address };
     }
 
+    private Browser? _browser;
+
+    /// <summary>A person who comes for the first time.</summary>
+    internal Visitor Visitor()
+    {
+        _browser ??= new Browser();
+        _browser.Renew(Address);
+        return new Visitor(_browser, Address);
+    }
+
     public string DataFolder { get; }
 
     public Uri Address { get; }
@@ -46,6 +56,7 @@ public sealed class UlletSite : IDisposable
 
     public void Dispose()
     {
+        _browser?.Dispose();
         Client.Dispose();
         _factory.Dispose();
         _recorder?.Dispose();

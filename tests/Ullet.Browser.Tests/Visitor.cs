@@ -7,34 +7,21 @@ using OpenQA.Selenium.Support.UI;
 namespace Ullet.Browser.Tests;
 
 /// <summary>A person at a browser of 1280 × 800: finds things by their visible names, and waits for states.</summary>
-internal sealed class Visitor : IDisposable
+internal sealed class Visitor
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
 
     private readonly ChromeDriver _driver;
-    private readonly string _folder = Directory.CreateTempSubdirectory("ullet-visitor-").FullName;
+    private readonly string _folder;
     private readonly Uri _address;
 
-    internal Visitor(Uri address)
+    /// <param name="browser">The browser of the test's class, as good as new.</param>
+    /// <param name="address">Where Ullet is.</param>
+    internal Visitor(Browser browser, Uri address)
     {
-        _address = address;
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless=new",
-            "--no-sandbox",
-            "--disable-gpu",
-            "--disable-quic",
-            "--no-first-run",
-            "--disable-background-networking",
-            "--disable-component-update",
-            "--disable-sync",
-            "--force-prefers-reduced-motion",
-            $"--user-data-dir={Path.Combine(_folder, "profile")}"
-        );
-        options.AddUserProfilePreference("download.default_directory", _folder);
-        options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
-        _driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        (_driver, _folder, _address) = (browser.Driver, browser.Folder, address);
         Resize(1280, 800);
+        Motion("reduce");
     }
 
     /// <summary>Sets the size of the page, CSS pixels; the window's frame left out.</summary>
@@ -51,13 +38,6 @@ internal sealed class Visitor : IDisposable
         );
 
     internal string Path_ => new Uri(_driver.Url).AbsolutePath;
-
-    public void Dispose()
-    {
-        _driver.Quit();
-        _driver.Dispose();
-        Directory.Delete(_folder, recursive: true);
-    }
 
     internal void GoTo(string path)
     {
@@ -167,18 +147,16 @@ internal sealed class Visitor : IDisposable
     }
 
     /// <summary>Lets things move; tests ask for calm unless the moving itself is looked at.</summary>
-    internal void AllowMotion() =>
+    internal void AllowMotion() => Motion("no-preference");
+
+    private void Motion(string wish) =>
         _driver.ExecuteCdpCommand(
             "Emulation.setEmulatedMedia",
             new Dictionary<string, object?>
             {
                 ["features"] = new[]
                 {
-                    new Dictionary<string, object?>
-                    {
-                        ["name"] = "prefers-reduced-motion",
-                        ["value"] = "no-preference",
-                    },
+                    new Dictionary<string, object?> { ["name"] = "prefers-reduced-motion", ["value"] = wish },
                 },
             }
         );
@@ -248,7 +226,7 @@ internal sealed class Visitor : IDisposable
     internal void WaitForNoText(string text) =>
         Wait($"\"{text}\" to go", () => !Text().Contains(text, StringComparison.Ordinal));
 
-    internal string Text() => _driver.FindElement(By.TagName("body")).Text;
+    internal string Text() => (string)Run("return document.body.innerText")!;
 
     internal string TextOf(string role, string name) => Find(role, name).Text;
 
@@ -477,17 +455,16 @@ internal sealed class Visitor : IDisposable
             _ => "self::section or self::aside or self::nav",
         };
         var quoted = name.Contains('\'', StringComparison.Ordinal) ? $"\"{name}\"" : $"'{name}'";
-        return
-        [
-            .. _driver
-                .FindElements(
-                    By.XPath(
-                        $"//*[{tags}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}] or text()[normalize-space(.)={quoted}]]"
-                    )
-                )
-                .Where(element => element.Displayed),
-        ];
+        var path =
+            $"//*[{tags}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}] or text()[normalize-space(.)={quoted}]]";
+        return [.. ((IEnumerable<object>)Run(Seen, path)!).Cast<IWebElement>()];
     }
+
+    /// <summary>What a path leads to, as far as it is to be seen, in one question to the browser.</summary>
+    private const string Seen =
+        "const found = document.evaluate(arguments[0], document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE);"
+        + "return Array.from({ length: found.snapshotLength }, (_, i) => found.snapshotItem(i))"
+        + ".filter(e => e.checkVisibility({ visibilityProperty: true, opacityProperty: true }));";
 
     private void Wait(string what, Func<bool> condition)
     {

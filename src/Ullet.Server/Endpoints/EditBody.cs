@@ -28,11 +28,7 @@ internal sealed record EditBody(EditRequest Request)
         }
         catch (JsonException wrong)
         {
-            throw new BadHttpRequestException(
-                "The request's body is no edit.",
-                StatusCodes.Status400BadRequest,
-                wrong
-            );
+            throw new BadHttpRequestException("The request's body is no edit.", StatusCodes.Status400BadRequest, wrong);
         }
     }
 

@@ -125,7 +125,11 @@ internal static class ExportEndpoints
         return await evaluations.File(
             id,
             (evaluated, assets) =>
-                (ProjectPicture.Png(evaluated, size, shown, AssetStore.PicturesOf(assets)), "image/png", FileNames.Picture(evaluated)),
+                (
+                    ProjectPicture.Png(evaluated, size, shown, AssetStore.PicturesOf(assets)),
+                    "image/png",
+                    FileNames.Picture(evaluated)
+                ),
             cancellation
         );
     }
@@ -140,7 +144,11 @@ internal static class ExportEndpoints
             id,
             evaluated => Released(evaluated, despite),
             (evaluated, assets) =>
-                (InstructionSheet.Pdf(evaluated, AssetStore.PicturesOf(assets)), "application/pdf", FileNames.Instructions(evaluated)),
+                (
+                    InstructionSheet.Pdf(evaluated, AssetStore.PicturesOf(assets)),
+                    "application/pdf",
+                    FileNames.Instructions(evaluated)
+                ),
             cancellation
         );
 

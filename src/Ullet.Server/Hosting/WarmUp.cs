@@ -1,6 +1,6 @@
 using Ullet.Core.Documents;
-using Ullet.Server.Demo;
 using Ullet.Core.Projects;
+using Ullet.Server.Demo;
 
 namespace Ullet.Server.Hosting;
 

@@ -1,6 +1,8 @@
+using System.Text;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Tests.Samples;
 
@@ -37,6 +39,90 @@ public sealed class EvaluatorTests
         evaluator.Evaluate(SampleProject.Apply(project, moved));
         // Outline, cut shape, two areas of cloth, three stages, what was measured on the cover, and the program.
         Assert.Equal(9, cache.Computed - before);
+    }
+
+    [Fact]
+    public void Evaluate_FromACache_IsTheSameAsMadeAnew_ForEveryStation()
+    {
+        var shared = new Evaluator(new StationCache(), new BlockFonts());
+        for (var seed = 0; seed < 16; seed++)
+        {
+            var random = new Random(seed);
+            var project = TenPieces();
+            foreach (var change in Enumerable.Range(0, 6).Select(_ => SeededEdit(random)))
+            {
+                var changed = change.Apply(project, SampleProject.Context);
+                project = changed.IsOk ? changed.Value : project;
+                shared.Evaluate(project);
+            }
+            Assert.Equal(
+                Told(new Evaluator(new StationCache(), new BlockFonts()).Evaluate(project)),
+                Told(shared.Evaluate(project))
+            );
+        }
+    }
+
+    /// <summary>A change of what some station's key has to tell apart.</summary>
+    private static Edit SeededEdit(Random random)
+    {
+        var id = $"e{random.Next(1, 11)}";
+        return random.Next(9) switch
+        {
+            0 => new MoveElements
+            {
+                ElementIds = [id],
+                X = random.Next(-9, 10),
+                Y = random.Next(-9, 10),
+            },
+            1 => new PlaceElement { ElementId = id, Width = random.Next(12, 40) },
+            2 => new SetMethod { ElementId = id, Method = (Method)random.Next(6) },
+            3 => new SetCover
+            {
+                ElementId = id,
+                Cover = new CoverSettings { Width = 2 + (random.Next(20) / 10.0) },
+            },
+            4 => new SetRun
+            {
+                ElementId = id,
+                Stage = StageId.TackDown,
+                Run = new RunSettings { Inset = random.Next(3, 12) / 10.0 },
+            },
+            5 => new RestackElement { ElementId = id, Place = random.Next(10) },
+            6 => new SetMaking { ElementId = id, Kind = random.Next(2) == 0 ? "line" : "cloth" },
+            7 => new RemoveElements { ElementIds = [id] },
+            _ => new SetOrder { Order = (StitchOrder)random.Next(2) },
+        };
+    }
+
+    /// <summary>All that stations made, as text: needle points with their stops, cut shapes, findings, run sheet.</summary>
+    private static string Told(Evaluated evaluated)
+    {
+        var text = new StringBuilder();
+        foreach (var hooping in evaluated.Hoopings)
+        {
+            foreach (var step in hooping.Program.Steps)
+            {
+                text.Append(step.Key).Append(' ').Append(step.GetType().Name);
+                if (step is ProgramStitches sewn)
+                {
+                    text.AppendJoin(
+                            ' ',
+                            sewn.Commands.Select(command => $"{command.Kind}{command.At.X:R},{command.At.Y:R}")
+                        )
+                        .Append(sewn.StopAfter);
+                }
+                text.AppendLine();
+            }
+        }
+        foreach (var shape in evaluated.Sheets.SelectMany(sheet => sheet.Shapes))
+        {
+            text.AppendLine($"{shape.Shape.ElementId} {shape.Shape.Outline.Bounds()}");
+        }
+        foreach (var finding in evaluated.Findings)
+        {
+            text.AppendLine($"{finding.Code} {finding.ElementId} {finding.At} {finding.Words}");
+        }
+        return text.ToString();
     }
 
     [Fact]

@@ -116,6 +116,7 @@ internal static class SampleProject
         return result.Refusal!;
     }
 
-    internal static Evaluated Evaluate(Project project) =>
-        new Evaluator(new StationCache(), new BlockFonts()).Evaluate(project);
+    /// <summary>What the stations make of a project, with what all tests of this run have made before: EvaluatorTests prove that it is
+    /// the same as made anew.</summary>
+    internal static Evaluated Evaluate(Project project) => Context.Evaluator.Evaluate(project);
 }
