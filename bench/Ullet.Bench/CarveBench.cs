@@ -64,7 +64,7 @@ internal static class CarveBench
                     CapHeight = 40,
                     X = (i % 10 * 30) - 140,
                     Y = (i / 10 * 4) - 4,
-                    Use = LetteringUse.OnePiece,
+                    Use = WordsUse.OnePiece,
                 }
             );
             Apply(

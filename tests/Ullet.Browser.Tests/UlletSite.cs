@@ -1,3 +1,7 @@
+using System.Collections.Concurrent;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
@@ -15,18 +19,17 @@ public sealed class UlletSite : IDisposable
     public UlletSite()
     {
         DataFolder = Directory.CreateTempSubdirectory("ullet-site-").FullName;
-        _factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
-            host.UseSetting("data", DataFolder)
-                .UseSetting("demo", "true")
-                .UseSetting("port", "0")
-                .UseSetting("web", Path.Combine(Repository.Root, "src/ullet-web/dist"))
-                .ConfigureServices(services =>
+        CopyPrepared(DataFolder);
+        _factory = Begun(
+            DataFolder,
+            services =>
+            {
+                services.AddSingleton<IStartupFilter>(new RequestCounter(Requests));
+                if (_recorder is not null)
                 {
-                    if (_recorder is not null)
-                    {
-                        services.AddSingleton<IStartupFilter>(_recorder);
-                    }
-                })
+                    services.AddSingleton<IStartupFilter>(_recorder);
+                }
+            }
         );
         _factory.UseKestrel(0);
         _factory.StartServer();
@@ -38,7 +41,50 @@ public sealed class UlletSite : IDisposable
         Client = new HttpClient { BaseAddress = Address };
     }
 
+    /// <summary>A data folder with the demo and its pictures in it, made once; every site begins with a copy.</summary>
+    private static readonly Lazy<string> Prepared = new(Prepare);
+
     private Browser? _browser;
+
+    private static WebApplicationFactory<Program> Begun(string data, Action<IServiceCollection> change) =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
+            host.UseSetting("data", data)
+                .UseSetting("demo", "true")
+                .UseSetting("port", "0")
+                .UseSetting("web", Path.Combine(Repository.Root, "src/ullet-web/dist"))
+                .ConfigureServices(change)
+        );
+
+    private static string Prepare()
+    {
+        var data = Directory.CreateTempSubdirectory("ullet-prepared-").FullName;
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(data, recursive: true);
+        using var server = Begun(data, _ => { });
+        using var client = server.CreateClient();
+        var shelf = client.GetFromJsonAsync<JsonNode>("/api/projects").GetAwaiter().GetResult()!;
+        foreach (var item in shelf.AsArray())
+        {
+            var picture = $"/api/projects/{item!["id"]}/picture.png?size=480&rev={item["head"]}";
+            client.GetByteArrayAsync(picture).GetAwaiter().GetResult();
+        }
+        return data;
+    }
+
+    private static void CopyPrepared(string data)
+    {
+        var pictures = Directory.CreateDirectory(Path.Combine(data, "pictures")).FullName;
+        foreach (var file in Directory.EnumerateFiles(Prepared.Value, "*.db"))
+        {
+            File.Copy(file, Path.Combine(data, Path.GetFileName(file)));
+        }
+        foreach (var file in Directory.EnumerateFiles(Path.Combine(Prepared.Value, "pictures"), "*.png"))
+        {
+            File.Copy(file, Path.Combine(pictures, Path.GetFileName(file)));
+        }
+    }
+
+    /// <summary>What was asked for of projects, in order: "POST edits".</summary>
+    internal ConcurrentQueue<string> Requests { get; } = new();
 
     /// <summary>A person who comes for the first time.</summary>
     internal Visitor Visitor()
@@ -62,4 +108,25 @@ public sealed class UlletSite : IDisposable
         _recorder?.Dispose();
         Directory.Delete(DataFolder, recursive: true);
     }
+}
+
+/// <summary>Notes what a page asks for of projects; reading a length changes nothing of one.</summary>
+internal sealed class RequestCounter(ConcurrentQueue<string> asked) : IStartupFilter
+{
+    public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) =>
+        app =>
+        {
+            app.Use(
+                (context, further) =>
+                {
+                    var parts = context.Request.Path.Value?.Split('/') ?? [];
+                    if (parts is ["", "api", "projects", _, .., var last])
+                    {
+                        asked.Enqueue($"{context.Request.Method} {last}");
+                    }
+                    return further(context);
+                }
+            );
+            next(app);
+        };
 }

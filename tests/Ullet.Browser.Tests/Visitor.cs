@@ -92,10 +92,40 @@ internal sealed class Visitor
     internal void Fill(string label, string text, bool last = false)
     {
         var field = last
-            ? _driver.FindElements(By.XPath($"//label[normalize-space(.)='{label}']/following-sibling::input"))[^1]
+            ? _driver.FindElements(By.XPath($"//label[normalize-space(.)='{label}']/following-sibling::*//input"))[^1]
             : Field(label);
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text);
+    }
+
+    /// <summary>Types into fields, one after the other, and presses a button in the same breath: nothing is waited for between.
+    /// </summary>
+    internal void TypeAndPress(string button, params (string Label, string Text)[] fields)
+    {
+        var pressed = FindAll("button", button) is [.., var last] ? last : Find("button", button);
+        var hands = new Actions(_driver);
+        foreach (var (label, text) in fields)
+        {
+            hands.Click(Field(label)).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).SendKeys(text);
+        }
+        hands.Click(pressed).Perform();
+        WaitUntilIdle();
+    }
+
+    /// <summary>Ticks boxes one after the other in the same breath.</summary>
+    internal void TickAtOnce(params string[] labels)
+    {
+        var hands = new Actions(_driver);
+        foreach (var label in labels)
+        {
+            hands.Click(
+                _driver.FindElement(
+                    By.XPath($"//label[contains(normalize-space(.), '{label}')]/input[@type='checkbox']")
+                )
+            );
+        }
+        hands.Perform();
+        WaitUntilIdle();
     }
 
     internal void Choose(string label, string option)

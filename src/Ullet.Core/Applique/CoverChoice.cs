@@ -70,13 +70,13 @@ public static class CoverChoice
         };
         return new CoverNumbers(kind, band)
         {
-            MotifId = kind == CoverKind.Motif ? Motif.Of(set.MotifId).Id : null,
+            MotifId = kind == CoverKind.Motif ? StitchUnit.Of(set.MotifId).Id : null,
             UnitLength =
                 set.UnitLength
                 ?? kind switch
                 {
                     CoverKind.Blanket => band.Spacing,
-                    CoverKind.Motif => Motif.Of(set.MotifId).Length,
+                    CoverKind.Motif => StitchUnit.Of(set.MotifId).Length,
                     CoverKind.Satin or CoverKind.Zigzag or CoverKind.Bean or CoverKind.RawEdge =>
                         StitchDefaults.RunLength,
                 },

@@ -49,7 +49,7 @@ public static class DrawingSummary
     private static string Way(Element element, Project project)
     {
         var way = MakingModules.Of(element).HowMade(element, project);
-        return LetteringUses.Of(element) == LetteringUse.OneByOne ? $"{way}, letter by letter" : way;
+        return WordsUses.Of(element) == WordsUse.OneByOne ? $"{way}, letter by letter" : way;
     }
 
     private static string State(Element element) =>

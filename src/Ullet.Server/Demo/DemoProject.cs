@@ -109,7 +109,7 @@ internal sealed class DemoProject
         double y,
         string cloth,
         string thread,
-        LetteringUse use = LetteringUse.OneByOne,
+        WordsUse use = WordsUse.OneByOne,
         double? coverWidth = null
     )
     {
@@ -128,7 +128,7 @@ internal sealed class DemoProject
         );
         var id = Project.Elements[^1].Id;
         Apply(
-            use == LetteringUse.StitchedOutline
+            use == WordsUse.StitchedOutline
                 ? new SetLettering
                 {
                     ElementId = id,

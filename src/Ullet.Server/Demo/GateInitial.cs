@@ -8,7 +8,7 @@ internal static class GateInitial
 {
     internal static Project Make() =>
         new DemoProject("Rowan’s gate initial", 200, 200)
-            .Words("R", "chango", 124, 0, -6, "shed", "straw", LetteringUse.OnePiece)
+            .Words("R", "chango", 124, 0, -6, "shed", "straw", WordsUse.OnePiece)
             .Piece(
                 "Bar",
                 new RectangleShape(),
@@ -17,7 +17,7 @@ internal static class GateInitial
                 Method.CutBeforehand,
                 "straw"
             )
-            .Words("Rowan", "titan-one", 150, 0, 4, "straw", "rust", LetteringUse.OnePiece, 2.5)
+            .Words("Rowan", "titan-one", 150, 0, 4, "straw", "rust", WordsUse.OnePiece, 2.5)
             .Do("R", id => new Carve { SourceIds = [id("Rowan")], Reveal = 2 })
             .Do("R", _ => new ClearCrumbs())
             .Do("R", id => new Join { SourceIds = [id("Bar")] })

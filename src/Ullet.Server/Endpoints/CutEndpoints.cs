@@ -36,16 +36,16 @@ internal static class CutEndpoints
         string id,
         string format,
         [AsParameters] CutQuery query,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CutExports exports,
         CancellationToken cancellation
     )
     {
-        if (await evaluations.Head(id, cancellation) is not ({ } head, { } evaluated))
+        if (await headFiles.Head(id, cancellation) is not ({ } head, { } evaluated))
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var made = evaluations.Compute(
+        var made = headFiles.Compute(
             "This cut file",
             () =>
                 query
@@ -78,16 +78,16 @@ internal static class CutEndpoints
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Scissors(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CancellationToken cancellation,
         string? paper = null
     )
     {
-        if (await evaluations.Of(id, cancellation) is not { } evaluated)
+        if (await headFiles.Of(id, cancellation) is not { } evaluated)
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var pages = evaluations.Compute(
+        var pages = headFiles.Compute(
             "These pages",
             () => CutQuery.PaperOf(paper).Then(size => ScissorsPages.Pdf(evaluated, size))
         );
@@ -98,10 +98,10 @@ internal static class CutEndpoints
 
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> SizeCard(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CancellationToken cancellation
     ) =>
-        evaluations.File(
+        headFiles.File(
             id,
             (evaluated, _) => (SizeCardSheet.Pdf(evaluated), "application/pdf", FileNames.SizeCard(evaluated)),
             cancellation
@@ -109,11 +109,11 @@ internal static class CutEndpoints
 
     private static async Task<Results<Ok<List<CutExportDto>>, ProblemHttpResult>> Exports(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CutExports exports,
         CancellationToken cancellation
     ) =>
-        await evaluations.Of(id, cancellation) is { } evaluated
+        await headFiles.Of(id, cancellation) is { } evaluated
             ? TypedResults.Ok(await exports.Of(id, evaluated, cancellation))
             : Problems.Of(DocumentHistory.Unknown(id));
 

@@ -28,11 +28,11 @@ internal static class ExportEndpoints
                     $"program.{format.Ending}",
                     (
                         string id,
-                        Evaluations evaluations,
+                        HeadFiles headFiles,
                         CancellationToken cancellation,
                         string? hooping = null,
                         bool despite = false
-                    ) => StitchFile(format, id, evaluations, hooping, despite, cancellation)
+                    ) => StitchFile(format, id, headFiles, hooping, despite, cancellation)
                 )
                 .WithName($"getProgram-{format.Ending}")
                 .WithDescription(format.About);
@@ -46,13 +46,13 @@ internal static class ExportEndpoints
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchFile(
         IStitchFormat format,
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         string? hooping,
         bool despite,
         CancellationToken cancellation
     )
     {
-        if (await evaluations.Of(id, cancellation) is not { } evaluated)
+        if (await headFiles.Of(id, cancellation) is not { } evaluated)
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
@@ -69,7 +69,7 @@ internal static class ExportEndpoints
             );
         }
         return TypedResults.File(
-            evaluations.Compute("This stitch file", () => StitchFormats.Make(format, output.Program)),
+            headFiles.Compute("This stitch file", () => StitchFormats.Make(format, output.Program)),
             format.MediaType,
             FileNames.StitchFile(evaluated, output, format.Ending)
         );
@@ -77,10 +77,10 @@ internal static class ExportEndpoints
 
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Project(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CancellationToken cancellation
     ) =>
-        evaluations.File(
+        headFiles.File(
             id,
             (evaluated, assets) =>
                 (ProjectFile.Export(evaluated.Project, assets), "application/zip", FileNames.Project(evaluated)),
@@ -89,7 +89,8 @@ internal static class ExportEndpoints
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Picture(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
+        AssetStore assets,
         ShelfPictures kept,
         CancellationToken cancellation,
         int size = ShelfPictures.Size,
@@ -113,34 +114,32 @@ internal static class ExportEndpoints
                 new Refusal("frame-unknown", "frame", "A picture shows the \"field\" or the \"design\".")
             );
         }
-        if (
-            size == ShelfPictures.Size
-            && shown == PictureFrame.Field
-            && rev is { } revision
-            && kept.Find(id, revision) is { } png
-        )
+        var isOfShelf = size == ShelfPictures.Size && shown == PictureFrame.Field;
+        if (isOfShelf && rev is { } wanted && kept.Find(id, wanted) is { } png)
         {
             return TypedResults.File(png, "image/png");
         }
-        return await evaluations.File(
-            id,
-            (evaluated, assets) =>
-                (
-                    ProjectPicture.Png(evaluated, size, shown, AssetStore.PicturesOf(assets)),
-                    "image/png",
-                    FileNames.Picture(evaluated)
-                ),
-            cancellation
-        );
+        var (head, evaluated) = await headFiles.Head(id, cancellation);
+        if (head is null || evaluated is null)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        var photos = AssetStore.PicturesOf(await assets.Of(evaluated.Project, cancellation));
+        var made = headFiles.Compute("This picture", () => ProjectPicture.Png(evaluated, size, shown, photos));
+        if (isOfShelf)
+        {
+            kept.Keep(id, head.Revision, made);
+        }
+        return TypedResults.File(made, "image/png", FileNames.Picture(evaluated));
     }
 
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Instructions(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CancellationToken cancellation,
         bool despite = false
     ) =>
-        evaluations.File(
+        headFiles.File(
             id,
             evaluated => Released(evaluated, despite),
             (evaluated, assets) =>
@@ -154,13 +153,13 @@ internal static class ExportEndpoints
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Packet(
         string id,
-        Evaluations evaluations,
+        HeadFiles headFiles,
         CutExports exports,
         CancellationToken cancellation,
         bool despite = false
     )
     {
-        var answer = await evaluations.File(
+        var answer = await headFiles.File(
             id,
             evaluated => Released(evaluated, despite),
             (evaluated, assets) => (Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
@@ -168,7 +167,7 @@ internal static class ExportEndpoints
         );
         if (
             answer.Result is FileContentHttpResult
-            && await evaluations.Head(id, cancellation) is ({ } head, { } evaluated)
+            && await headFiles.Head(id, cancellation) is ({ } head, { } evaluated)
         )
         {
             foreach (var (choice, wish) in PacketCuts(evaluated))

@@ -197,7 +197,7 @@ internal static class ReferenceEndpoints
             )),
         ],
         CoverWords.All,
-        [.. Motif.All.Select(motif => new MotifChoice(motif.Id, motif.Name, motif.Length, CoverWords.PathOf(motif)))],
+        [.. StitchUnit.All.Select(unit => new MotifChoice(unit.Id, unit.Name, unit.Length, CoverWords.PathOf(unit)))],
         [
             .. Enum.GetValues<ClothKind>()
                 .Select(kind =>

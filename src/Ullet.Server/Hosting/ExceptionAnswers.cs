@@ -145,9 +145,7 @@ internal sealed class ExceptionAnswers(ILogger<ExceptionAnswers> log) : IExcepti
         {
             return null;
         }
-        var name = parts[1].Split(' ')[^1];
-        var field = char.ToLowerInvariant(name[0]) + name[1..];
-        return new Refusal("request-broken", field, $"\"{parts[3]}\" is no value that \"{field}\" can have.");
+        return UnreadAddress.NoValue(parts[1].Split(' ')[^1], parts[3]);
     }
 
     private static Refusal Unreadable(BadHttpRequestException bad)

@@ -97,7 +97,7 @@ internal static class ServerSetup
         services.AddScoped<HeadWriter>();
         services.AddScoped<DocumentHistory>();
         services.AddScoped<ProjectRepair>();
-        services.AddScoped<Evaluations>();
+        services.AddScoped<HeadFiles>();
         services.AddScoped<SceneAnswers>();
         services.AddScoped<CutExports>();
         services.AddSingleton<ShelfPictures>();
@@ -125,6 +125,7 @@ internal static class ServerSetup
             WebApp.UseFiles(app, folder);
         }
         app.UseRouting();
+        app.Use(UnreadAddress.Answer);
         app.MapOpenApi();
         app.MapScalarApiReference("/docs");
         ReferenceEndpoints.Map(app);

@@ -52,14 +52,10 @@ internal sealed class PictureMaker(
                 return;
             }
             var assets = await given.GetRequiredService<AssetStore>().Of(head.Project, cancellation);
-            var png = given
-                .GetRequiredService<Workbench>()
-                .Run(
-                    WorkKind.Showing,
-                    "This project",
-                    token =>
-                        Png(given.GetRequiredService<EvaluatedHeads>().Of(head, token), AssetStore.PicturesOf(assets))
-                );
+            var heads = given.GetRequiredService<EvaluatedHeads>();
+            var png = new Budget("This picture", WorkKind.Showing.Steps, null, cancellation).Run(() =>
+                Png(heads.Of(head, cancellation), AssetStore.PicturesOf(assets))
+            );
             pictures.Keep(projectId, head.Revision, png);
         }
         catch (Exception wrong)

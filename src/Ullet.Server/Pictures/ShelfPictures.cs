@@ -49,17 +49,27 @@ public sealed class ShelfPictures(ServerOptions options)
 
     internal bool Has(string projectId, long revision) => File.Exists(FileOf(projectId, revision));
 
-    /// <summary>Keeps a picture, and takes those of the project's older heads away.</summary>
-    internal void Keep(string projectId, long revision, byte[] png)
+    /// <summary>Keeps a picture, and takes those of the project's older heads away. One that can't be kept is made again when it is
+    /// asked for.</summary>
+    /// <returns>True when it is kept.</returns>
+    internal bool Keep(string projectId, long revision, byte[] png)
     {
-        Directory.CreateDirectory(_folder);
-        var file = FileOf(projectId, revision);
-        var unfinished = $"{file}.{Guid.NewGuid():N}.part";
-        File.WriteAllBytes(unfinished, png);
-        File.Move(unfinished, file, overwrite: true);
-        foreach (var old in Directory.EnumerateFiles(_folder, $"{projectId}-*.png").Where(each => each != file))
+        try
         {
-            File.Delete(old);
+            Directory.CreateDirectory(_folder);
+            var file = FileOf(projectId, revision);
+            var unfinished = $"{file}.{Guid.NewGuid():N}.part";
+            File.WriteAllBytes(unfinished, png);
+            File.Move(unfinished, file, overwrite: true);
+            foreach (var old in Directory.EnumerateFiles(_folder, $"{projectId}-*.png").Where(each => each != file))
+            {
+                File.Delete(old);
+            }
+            return true;
+        }
+        catch (Exception wrong) when (wrong is IOException or UnauthorizedAccessException)
+        {
+            return false;
         }
     }
 

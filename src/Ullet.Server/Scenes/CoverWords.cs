@@ -26,7 +26,7 @@ internal static class CoverWords
         };
 
     /// <summary>Some of a motif in a row, for choosing.</summary>
-    internal static string PathOf(Motif motif)
+    internal static string PathOf(StitchUnit motif)
     {
         var (unit, half) = (PictureWidth / Repeats, (PictureHeight / 2) - 1);
         var points = Enumerable

@@ -84,7 +84,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
             [
                 .. evaluated
                     .Hoopings.Skip(1)
-                    .Select(guide => new GuideDto(
+                    .Select(guide => new CutGuideDto(
                         guide.Id,
                         guide.Name,
                         Steps(guide.RunSheet, guide.Program, null),

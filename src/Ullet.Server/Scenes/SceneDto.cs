@@ -31,7 +31,7 @@ public sealed record SceneDto(
     string Summary,
     StitchOrder Order,
     StopsDto? Stops,
-    ImmutableArray<GuideDto> Guides,
+    ImmutableArray<CutGuideDto> Guides,
     RunSheetDto RunSheet,
     ProjectPatternDto? Pattern,
     ImmutableArray<ClothPathDto> Base
@@ -52,7 +52,7 @@ public sealed record StopsDto(int OneByOne, int Together);
 /// <param name="StitchCount">Needle points.</param>
 /// <param name="StopCount">Stops.</param>
 /// <param name="Seconds">How long it takes.</param>
-public sealed record GuideDto(
+public sealed record CutGuideDto(
     string Id,
     string Name,
     ImmutableArray<StepDto> Steps,

@@ -124,7 +124,7 @@ internal sealed record Words06(
     double Spacing,
     double Slant,
     double Arc,
-    LetteringUse Use,
+    WordsUse Use,
     LineSettings Line,
     ImmutableArray<LetterDto> Letters
 )
@@ -141,9 +141,9 @@ internal sealed record Words06(
             text.Spacing,
             text.Slant,
             text.Arc,
-            line is not null ? LetteringUse.StitchedOutline
-                : text.IsOnePiece ? LetteringUse.OnePiece
-                : LetteringUse.OneByOne,
+            line is not null ? WordsUse.StitchedOutline
+                : text.IsOnePiece ? WordsUse.OnePiece
+                : WordsUse.OneByOne,
             line?.Stitching ?? new LineSettings(),
             text.Letters
         );

@@ -380,12 +380,12 @@ public sealed class WordsEditTests
                 Method = Method.CutBeforehand,
             }
         );
-        int Stops(LetteringUse use) =>
+        int Stops(WordsUse use) =>
             SampleProject
                 .Evaluate(SampleProject.Apply(project, new SetLettering { ElementId = "e1", Use = use }))
                 .Program.StopCount;
-        Assert.Equal(3, Stops(LetteringUse.OneByOne) - Stops(LetteringUse.StitchedOutline));
-        Assert.Equal(1, Stops(LetteringUse.OnePiece) - Stops(LetteringUse.StitchedOutline));
+        Assert.Equal(3, Stops(WordsUse.OneByOne) - Stops(WordsUse.StitchedOutline));
+        Assert.Equal(1, Stops(WordsUse.OnePiece) - Stops(WordsUse.StitchedOutline));
     }
 
     [Fact]

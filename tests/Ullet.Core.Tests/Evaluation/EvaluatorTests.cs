@@ -182,7 +182,7 @@ public sealed class EvaluatorTests
                 FontId = "block",
                 CapHeight = 10,
                 Y = 60,
-                Use = LetteringUse.StitchedOutline,
+                Use = WordsUse.StitchedOutline,
             },
             new LockElements { ElementIds = ["e1"], Locked = true },
             new HideElements { ElementIds = ["e2"], Hidden = true }

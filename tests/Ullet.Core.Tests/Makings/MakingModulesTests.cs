@@ -113,11 +113,11 @@ public sealed class MakingModulesTests
             {
                 Text = "Bean",
                 FontId = "block",
-                Use = LetteringUse.StitchedOutline,
+                Use = WordsUse.StitchedOutline,
             },
             new MakeConstruction { ElementIds = ["e1"], IsConstruction = true }
         );
-        Assert.Equal(LetteringUse.StitchedOutline, LetteringUses.Of(project.Elements[0]));
+        Assert.Equal(WordsUse.StitchedOutline, WordsUses.Of(project.Elements[0]));
         Assert.Empty(SampleProject.Context.Evaluator.Bare(project.Elements[0]).Parts);
     }
 

@@ -49,8 +49,8 @@ public sealed class ProjectJsonTests
         var project = ProjectJson.Read(golden).Value;
         var words = project.Elements[0].Words();
         Assert.Equal(
-            ("Bed\n4", "block", LetteringUse.OnePiece),
-            (words.Text, words.FontId, LetteringUses.Of(project.Elements[0]))
+            ("Bed\n4", "block", WordsUse.OnePiece),
+            (words.Text, words.FontId, WordsUses.Of(project.Elements[0]))
         );
         Assert.Equal(new LetterTouch(2) { Y = 0.1, Scale = 1.2 }, Assert.Single(words.Touches));
         Assert.Equal(12, project.Elements[0].Box.Skew);

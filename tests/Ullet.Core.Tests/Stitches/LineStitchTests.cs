@@ -52,7 +52,7 @@ public sealed class LineStitchTests
                 Text = "Go",
                 FontId = "block",
                 CapHeight = 30,
-                Use = LetteringUse.StitchedOutline,
+                Use = WordsUse.StitchedOutline,
             },
             new SetLettering
             {

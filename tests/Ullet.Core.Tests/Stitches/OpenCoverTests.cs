@@ -11,7 +11,7 @@ public sealed class OpenCoverTests
 {
     public static TheoryData<string> Names => [.. SampleOutlines.All.Keys];
 
-    public static TheoryData<string> MotifIds => [.. Motif.All.Select(motif => motif.Id)];
+    public static TheoryData<string> MotifIds => [.. StitchUnit.All.Select(motif => motif.Id)];
 
     private static CancellationToken Token => TestContext.Current.CancellationToken;
 
@@ -73,9 +73,9 @@ public sealed class OpenCoverTests
     [Fact]
     public void Motifs_AreAtLeastEight_BeginAndEndOnTheEdge_AndStayInTheirFrame()
     {
-        Assert.True(Motif.All.Length >= 8);
-        Assert.Equal(Motif.All.Length, Motif.All.DistinctBy(motif => motif.Id).Count());
-        foreach (var motif in Motif.All)
+        Assert.True(StitchUnit.All.Length >= 8);
+        Assert.Equal(StitchUnit.All.Length, StitchUnit.All.DistinctBy(motif => motif.Id).Count());
+        foreach (var motif in StitchUnit.All)
         {
             Assert.Equal(((0, 0), (1, 0)), (motif.Places[0], motif.Places[^1]));
             Assert.All(motif.Places, place => Assert.InRange(place.Along, 0, 1));

@@ -22,7 +22,7 @@ internal static class RecordedProjects
             .. DemoWork.All.Select((pair, i) => ($"demo-{i + 1}", pair.Value.Project)),
             .. PatternShelf.All.SelectMany(Patterns),
             .. Enum.GetValues<Method>().Select(method => ($"method-{Named(method)}", OfMethod(method))),
-            .. Enum.GetValues<LetteringUse>().Select(use => ($"letters-{Named(use)}", OfLetters(use))),
+            .. Enum.GetValues<WordsUse>().Select(use => ($"letters-{Named(use)}", OfLetters(use))),
         ];
 
     private static IEnumerable<(string, Project)> Patterns(IPattern pattern)
@@ -97,7 +97,7 @@ internal static class RecordedProjects
         );
     }
 
-    private static Project OfLetters(LetteringUse use)
+    private static Project OfLetters(WordsUse use)
     {
         var project = Made(
             Bare,

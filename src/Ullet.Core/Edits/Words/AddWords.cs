@@ -36,7 +36,7 @@ public sealed record AddWords : Edit
     /// <summary>Turn, degrees clockwise.</summary>
     public double Rotation { get; init; }
 
-    public LetteringUse Use { get; init; } = LetteringUse.OneByOne;
+    public WordsUse Use { get; init; } = WordsUse.OneByOne;
 
     /// <summary>The cloth; null for the first that is neither ground nor stabiliser.</summary>
     public string? ClothId { get; init; }
@@ -57,7 +57,7 @@ public sealed record AddWords : Edit
         {
             Text = text,
             FontId = FontId,
-            IsOnePiece = Use == LetteringUse.OnePiece,
+            IsOnePiece = Use == WordsUse.OnePiece,
         };
         var words = new Element
         {
@@ -67,7 +67,7 @@ public sealed record AddWords : Edit
             Form = form,
             Making = AddPiece.Begun(project, cloth.Id, Method),
         };
-        if (Use == LetteringUse.StitchedOutline)
+        if (Use == WordsUse.StitchedOutline)
         {
             words = words.Made(new LineMaking());
         }
@@ -113,7 +113,7 @@ public sealed record AddWords : Edit
         }
         if (FitWidth is not null || FitHeight is not null)
         {
-            var cover = Use == LetteringUse.StitchedOutline ? 0 : 2 * Bands.Outside(words, project);
+            var cover = Use == WordsUse.StitchedOutline ? 0 : 2 * Bands.Outside(words, project);
             return Math.Min(
                 FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
                 FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue

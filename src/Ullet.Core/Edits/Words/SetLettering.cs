@@ -28,7 +28,7 @@ public sealed record SetLettering : WordsEdit
     /// <summary>Degrees.</summary>
     public double? Arc { get; init; }
 
-    public LetteringUse? Use { get; init; }
+    public WordsUse? Use { get; init; }
 
     /// <summary>How a stitched outline is sewn.</summary>
     public LineSettings? Line { get; init; }
@@ -64,9 +64,7 @@ public sealed record SetLettering : WordsEdit
                 Spacing = Spacing ?? words.Spacing,
                 Slant = Slant ?? words.Slant,
                 Arc = Arc ?? words.Arc,
-                IsOnePiece = Use is null or LetteringUse.StitchedOutline
-                    ? words.IsOnePiece
-                    : Use == LetteringUse.OnePiece,
+                IsOnePiece = Use is null or WordsUse.StitchedOutline ? words.IsOnePiece : Use == WordsUse.OnePiece,
             },
         };
         var changed = Used(made, project);
@@ -109,12 +107,8 @@ public sealed record SetLettering : WordsEdit
         }
         return use switch
         {
-            LetteringUse.StitchedOutline => SetMaking.To(element, MakingModules.Of<LineMaking>(), project),
-            LetteringUse.OneByOne or LetteringUse.OnePiece => SetMaking.To(
-                element,
-                MakingModules.Of<ClothMaking>(),
-                project
-            ),
+            WordsUse.StitchedOutline => SetMaking.To(element, MakingModules.Of<LineMaking>(), project),
+            WordsUse.OneByOne or WordsUse.OnePiece => SetMaking.To(element, MakingModules.Of<ClothMaking>(), project),
         };
     }
 }

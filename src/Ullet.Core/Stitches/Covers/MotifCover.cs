@@ -20,7 +20,7 @@ internal static class MotifCover
     )
     {
         var (outside, inside) = (cover.Outside, cover.Inside);
-        var unit = Motif.Of(cover.MotifId).Places;
+        var unit = StitchUnit.Of(cover.MotifId).Places;
         var runs = ImmutableArray.CreateBuilder<StitchRun>();
         var narrow = ImmutableArray.CreateBuilder<NarrowPlace>();
         foreach (var edge in CoverEdges.Of(regions, new CoverBand(outside, inside), visible))

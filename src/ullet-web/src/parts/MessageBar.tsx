@@ -9,13 +9,13 @@ export function MessageBar() {
     <div
       role="status"
       aria-live="polite"
-      className="fixed bottom-28 left-1/2 z-[60] w-max max-w-[min(680px,80vw)] -translate-x-1/2 space-y-2"
+      className="pointer-events-none fixed right-[350px] bottom-28 left-[76px] z-[60] flex flex-col items-center gap-2"
     >
       {list.map((message) => (
         <div
           key={message.id}
           data-tone={message.tone}
-          className="flex items-center gap-3 rounded-card border border-ink bg-ink py-2 pr-2 pl-4 text-white shadow-lg data-[tone=trouble]:border-madder data-[tone=trouble]:bg-madder-pale data-[tone=trouble]:text-ink"
+          className="pointer-events-auto flex max-w-[680px] items-center gap-3 rounded-card border border-ink bg-ink py-2 pr-2 pl-4 text-white shadow-lg data-[tone=trouble]:border-madder data-[tone=trouble]:bg-madder-pale data-[tone=trouble]:text-ink"
         >
           <span>{message.text}</span>
           {message.action ? (

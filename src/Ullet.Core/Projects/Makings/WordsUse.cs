@@ -1,7 +1,7 @@
 namespace Ullet.Core.Projects;
 
 /// <summary>What letters are made into.</summary>
-public enum LetteringUse
+public enum WordsUse
 {
     /// <summary>Every letter is a piece of its own.</summary>
     OneByOne,
@@ -14,15 +14,15 @@ public enum LetteringUse
 }
 
 /// <summary>How words are used, told by their form and making together.</summary>
-public static class LetteringUses
+public static class WordsUses
 {
     /// <summary>What letters are made into; null for anything but words.</summary>
-    public static LetteringUse? Of(Element element)
+    public static WordsUse? Of(Element element)
     {
         var words = element.FormedAs<TextForm>();
         return words is null ? null
-            : element.LastMaking is LineMaking ? LetteringUse.StitchedOutline
-            : words.IsOnePiece ? LetteringUse.OnePiece
-            : LetteringUse.OneByOne;
+            : element.LastMaking is LineMaking ? WordsUse.StitchedOutline
+            : words.IsOnePiece ? WordsUse.OnePiece
+            : WordsUse.OneByOne;
     }
 }

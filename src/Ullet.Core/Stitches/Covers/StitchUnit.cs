@@ -8,10 +8,15 @@ namespace Ullet.Core.Stitches;
 /// <param name="Length">Its usual length along the edge, mm.</param>
 /// <param name="Places">Its needle points from one end to the other: along the unit from 0 to 1, and across it from -1 (inner
 /// side) to 1 (outer side). It begins and ends on the edge.</param>
-public sealed record Motif(string Id, string Name, double Length, ImmutableArray<(double Along, double Across)> Places)
+public sealed record StitchUnit(
+    string Id,
+    string Name,
+    double Length,
+    ImmutableArray<(double Along, double Across)> Places
+)
 {
     /// <summary>The units that there are; all of them our own drawing.</summary>
-    public static readonly ImmutableArray<Motif> All =
+    public static readonly ImmutableArray<StitchUnit> All =
     [
         new(
             "ripple",
@@ -51,5 +56,5 @@ public sealed record Motif(string Id, string Name, double Length, ImmutableArray
     ];
 
     /// <summary>The unit with an id; the first one for an id that is not known.</summary>
-    public static Motif Of(string? id) => All.FirstOrDefault(motif => motif.Id == id) ?? All[0];
+    public static StitchUnit Of(string? id) => All.FirstOrDefault(unit => unit.Id == id) ?? All[0];
 }

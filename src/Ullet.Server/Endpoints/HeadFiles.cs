@@ -8,7 +8,7 @@ using Ullet.Server.Work;
 namespace Ullet.Server.Endpoints;
 
 /// <summary>Loads and evaluates a project's head for a file.</summary>
-internal sealed class Evaluations(DocumentHistory history, EvaluatedHeads heads, AssetStore assets, Workbench bench)
+internal sealed class HeadFiles(DocumentHistory history, EvaluatedHeads heads, AssetStore assets, Workbench bench)
 {
     internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
         (await Head(id, cancellation)).Evaluated;
