@@ -6,6 +6,17 @@ if (args is ["ui"])
 {
     return await UiBench.Run() ? 0 : 1;
 }
+if (args is ["empty", var port])
+{
+    await StartBench.Empty(port);
+    return 0;
+}
+if (args is ["start"])
+{
+    var started = await StartBench.Run();
+    started.ToList().ForEach(Console.WriteLine);
+    return started.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["engine"])
 {
     var timed = EngineBench.Run().ToList();
@@ -51,7 +62,7 @@ if (args is ["icons"])
 if (args.Length > 0)
 {
     Console.Error.WriteLine(
-        $"bench takes ui, icons, carve, doors, edit, engine, plan, table or quality; \"{args[0]}\" is none of them."
+        $"bench takes ui, icons, carve, doors, edit, engine, plan, start, table or quality; \"{args[0]}\" is none of them."
     );
     return 1;
 }

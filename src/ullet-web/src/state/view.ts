@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { Margin, Scene } from "../api/client";
+import type { Scene } from "../api/client";
 
 /** A stretch measured on the wall, mm. */
 export interface Measured {
@@ -30,8 +30,8 @@ interface ViewState {
   nodes: NodeRef[];
   /** What is drawn strongly over the wall: a crumb or a stretch of edge that a list points at. */
   pointedPath: string | null;
-  /** The edge match that is drawn along the selected element's edge; null for none. */
-  margins: Margin[] | null;
+  /** True while the edge match is drawn along the selected element's edge. */
+  showsMatch: boolean;
   /** The map that lies over the wall, or null. */
   map: MapKind | null;
   /** Ids that are to be deleted though others are made with them; null when nobody asked. */
@@ -53,7 +53,7 @@ interface ViewState {
   setTool: (tool: Tool) => void;
   chooseNodes: (nodes: NodeRef[]) => void;
   pointAtPath: (path: string | null) => void;
-  showMargins: (margins: Margin[] | null) => void;
+  showMatch: (shows: boolean) => void;
   showMap: (map: MapKind | null) => void;
   setRemoving: (ids: string[] | null) => void;
   setMeasured: (measured: Measured | null) => void;
@@ -71,7 +71,7 @@ export const useView = create<ViewState>((set) => ({
   tool: "select",
   nodes: [],
   pointedPath: null,
-  margins: null,
+  showsMatch: false,
   map: null,
   removing: null,
   wanted: null,
@@ -94,7 +94,7 @@ export const useView = create<ViewState>((set) => ({
   setTool: (tool) => set({ tool, measured: null, nodes: [] }),
   chooseNodes: (nodes) => set({ nodes }),
   pointAtPath: (pointedPath) => set({ pointedPath }),
-  showMargins: (margins) => set({ margins }),
+  showMatch: (showsMatch) => set({ showsMatch }),
   showMap: (map) => set({ map }),
   setRemoving: (removing) => set({ removing }),
   setMeasured: (measured) => set({ measured }),

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { Scene } from "../../../api/client";
-import { useMap } from "../../../api/queries";
+import { useForm, useMap } from "../../../api/queries";
 import { loadStitches } from "../../../api/stitches";
 import { photosArrived, whenPhotoArrives } from "../../../canvas/cloth";
 import { withUnit } from "../../../state/lengths";
@@ -28,13 +28,14 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
     measured,
     tool,
     pointedPath,
-    margins,
+    showsMatch,
     map: mapKind,
     wanted,
     want,
     select,
   } = useView();
   const cells = useMap(projectId, mapKind, saved.head).data;
+  const match = useForm(projectId, showsMatch ? (selection[0] ?? null) : null, saved.head).data?.edgeMatch;
 
   useEffect(() => {
     if (!holder.current) return;
@@ -71,6 +72,7 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
   useEffect(() => {
     const lengthText = (mm: number) => withUnit(mm, scene.unit);
     const isInNodes = tool === "nodes";
+    const margins = showsMatch && match ? [...match.margins, ...match.elsewhere] : null;
     const map = mapKind && cells ? { kind: mapKind, cells } : null;
     view?.mark({
       selection,
@@ -83,7 +85,20 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
       isInNodes,
       lengthText,
     });
-  }, [view, selection, stitchStep, letter, measured, pointedPath, margins, mapKind, cells, tool, scene.unit]);
+  }, [
+    view,
+    selection,
+    stitchStep,
+    letter,
+    measured,
+    pointedPath,
+    showsMatch,
+    match,
+    mapKind,
+    cells,
+    tool,
+    scene.unit,
+  ]);
 
   useEffect(() => {
     const fresh = wallEvents.takeNew(

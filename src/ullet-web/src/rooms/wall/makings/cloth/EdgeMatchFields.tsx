@@ -7,14 +7,14 @@ import { wallEvents } from "../../hands/wallEvents";
 
 /** How well the cover holds and hides the cut edge, along the edge; what mends it. */
 export function EdgeMatchFields({ projectId, scene, element }: ClothProps) {
-  const showMargins = useView((view) => view.showMargins);
+  const showMatch = useView((view) => view.showMatch);
   const form = useForm(projectId, element.id, scene.head).data;
   const match = form?.edgeMatch;
 
   useEffect(() => {
-    showMargins(match ? [...match.margins, ...match.elsewhere] : null);
-    return () => showMargins(null);
-  }, [match, showMargins]);
+    showMatch(true);
+    return () => showMatch(false);
+  }, [showMatch]);
 
   if (!form) return <p className="text-[14px] text-muted">Reading the edge …</p>;
   if (!match)
