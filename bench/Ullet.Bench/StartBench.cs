@@ -31,8 +31,16 @@ internal static class StartBench
             var bare = Middle(times.Select(time => time.Empty));
             return
             [
-                new Ratio("from start to health, an empty application's 2.5 times", Middle(times.Select(t => t.Health)), 2.5 * bare),
-                new Ratio("from start to the shelf, an empty application's 4 times", Middle(times.Select(t => t.Shelf)), 4 * bare),
+                new Ratio(
+                    "from start to health, an empty application's 2.5 times",
+                    Middle(times.Select(t => t.Health)),
+                    2.5 * bare
+                ),
+                new Ratio(
+                    "from start to the shelf, an empty application's 4 times",
+                    Middle(times.Select(t => t.Shelf)),
+                    4 * bare
+                ),
             ];
         }
         finally

@@ -102,13 +102,13 @@ internal sealed class Visitor
     /// </summary>
     internal void TypeAndPress(string button, params (string Label, string Text)[] fields)
     {
-        var pressed = FindAll("button", button) is [.., var last] ? last : Find("button", button);
         var hands = new Actions(_driver);
         foreach (var (label, text) in fields)
         {
             hands.Click(Field(label)).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).SendKeys(text);
         }
-        hands.Click(pressed).Perform();
+        Find("button", button);
+        hands.Click(FindAll("button", button)[^1]).Perform();
         WaitUntilIdle();
     }
 

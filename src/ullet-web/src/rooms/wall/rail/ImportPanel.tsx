@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from "react";
+import { useRef, useState, type FormEvent } from "react";
 import { useEdits } from "../../../api/edits";
 import {
   answered,
@@ -40,22 +40,27 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
     innerAreHoles: true,
     mmPerUnit: imported.drawing?.saysSize ? null : Number(UNITS[0]?.value),
   });
+  const newest = useRef(wish);
   if (!drawing) return null;
   const { box } = drawing;
 
   const change = async (part: DrawingWish) => {
-    const next = { ...wish, ...part };
+    // Of the newest wish, and wished at once: another may be typed, or the button pressed, in the same breath.
+    const before = newest.current;
+    const next = { ...before, ...part };
+    newest.current = next;
     try {
-      setDrawing(
-        await answered(
-          api.POST("/api/import/{token}/drawing", {
-            params: { path: { token: imported.token } },
-            body: next,
-          }),
-        ),
+      const drawn = await answered(
+        api.POST("/api/import/{token}/drawing", {
+          params: { path: { token: imported.token } },
+          body: next,
+        }),
       );
+      if (newest.current !== next) return;
+      setDrawing(drawn);
       setWish(next);
     } catch (wrong) {
+      if (newest.current === next) newest.current = before;
       say(wrong instanceof Refused ? wrong.message : "That could not be done.", "trouble");
     }
   };
@@ -65,7 +70,12 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
     const before = scene.elements.map((element) => element.id);
     let ok = false;
     await wallEvents.adding(projectId, before, async () => {
-      ok = await edits.edit({ edit: "addDrawing", token: imported.token, name: imported.name, ...wish });
+      ok = await edits.edit({
+        edit: "addDrawing",
+        token: imported.token,
+        name: imported.name,
+        ...newest.current,
+      });
       return ok;
     });
     if (ok) onClose();
