@@ -75,7 +75,7 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
             picture: <Icon size={16} aria-hidden />,
           }))}
           className="flex gap-0.5"
-          itemClassName="flex size-8 items-center justify-center"
+          itemClassName="flex h-8 w-[26px] items-center justify-center"
           onChosen={(align) => set({ align })}
         />
       </div>
