@@ -37,6 +37,11 @@ public sealed class UlletSite : IDisposable
             .Services.GetRequiredService<IServer>()
             .Features.Get<IServerAddressesFeature>()!
             .Addresses;
+        // The server's own start goes on beside this one: its address is there once it listens.
+        Assert.True(
+            SpinWait.SpinUntil(() => addresses.Count > 0, TimeSpan.FromSeconds(30)),
+            "The server does not listen."
+        );
         Address = new Uri(addresses.First().Replace("[::]", "127.0.0.1").Replace("localhost", "127.0.0.1"));
         Client = new HttpClient { BaseAddress = Address };
     }
