@@ -38,7 +38,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             NewProject(visitor, "Stash");
             AddShape(visitor, "Drop");
             visitor.Click("button", "New cloth");
-            visitor.Fill("Name", "plum corduroy", last: true);
+            visitor.Fill("Name", "plum corduroy");
             visitor.Choose("Pattern", "striped");
             visitor.Click("button", "Add the cloth");
             visitor.WaitForText("plum corduroy");

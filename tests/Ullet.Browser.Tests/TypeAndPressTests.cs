@@ -66,12 +66,10 @@ public sealed class TypeAndPressTests(UlletSite site) : BrowserTest(site), IClas
         Visit(visitor =>
         {
             NewProject(visitor, "Letters at once");
-            for (var i = 1; i <= 1; i++)
+            for (var i = 1; i <= 5; i++)
             {
                 visitor.Click("button", "Letters");
-                visitor.Fill("Words to set", $"Plot {i}");
-                visitor.WaitUntilIdle();
-                visitor.TypeAndPress("Set the words", ("Cap height", $"{10 + i} mm"));
+                visitor.TypeAndPress("Set the words", ("Words to set", $"Plot {i}"), ("Cap height", $"{10 + i} mm"));
                 visitor.WaitForNoText("Words to set");
                 var form = Scene(visitor)["elements"]!.AsArray()[^1]!["form"]!;
                 Assert.Equal(

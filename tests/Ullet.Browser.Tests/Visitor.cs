@@ -89,11 +89,9 @@ internal sealed class Visitor
     }
 
     /// <summary>Types into a field of a form without sending it.</summary>
-    internal void Fill(string label, string text, bool last = false)
+    internal void Fill(string label, string text)
     {
-        var field = last
-            ? _driver.FindElements(By.XPath($"//label[normalize-space(.)='{label}']/following-sibling::*//input"))[^1]
-            : Field(label);
+        var field = Field(label);
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text);
     }
@@ -107,16 +105,7 @@ internal sealed class Visitor
         {
             hands.Click(Field(label)).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).SendKeys(text);
         }
-        Find("button", button);
-        try
-        {
-            hands.Click(FindAll("button", button)[^1]).Perform();
-        }
-        catch (StaleElementReferenceException)
-        {
-            // A panel that closes by the press takes its button along while the driver still looks at it; what came of it is told by
-            // what the test asks next.
-        }
+        hands.Click(Find("button", button)).Perform();
         WaitUntilIdle();
     }
 
@@ -452,6 +441,10 @@ internal sealed class Visitor
         );
     }
 
+    /// <summary>Holds for what hands can reach: while a panel stands in the middle of the screen, only what is in it.</summary>
+    private const string InReach =
+        "ancestor::*[@role='dialog'][@data-size] or not(//*[@role='dialog'][@data-size]) or ancestor::*[@role='status']";
+
     private IWebElement Field(string label)
     {
         IWebElement? found = null;
@@ -461,7 +454,7 @@ internal sealed class Visitor
             {
                 var named = _driver.FindElements(
                     By.XPath(
-                        $"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}' or span[normalize-space(text())='{label}']]"
+                        $"//label[normalize-space(.)='{label}' or normalize-space(text())='{label}' or span[normalize-space(text())='{label}']][{InReach}]"
                     )
                 );
                 var id = named.Count > 0 ? named[0].GetDomAttribute("for") : null;
@@ -494,7 +487,7 @@ internal sealed class Visitor
         };
         var quoted = name.Contains('\'', StringComparison.Ordinal) ? $"\"{name}\"" : $"'{name}'";
         var path =
-            $"//*[{tags}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}] or text()[normalize-space(.)={quoted}]]";
+            $"//*[{tags}][{InReach}][@aria-label={quoted} or normalize-space(.)={quoted} or .//span[normalize-space(text())={quoted}] or text()[normalize-space(.)={quoted}]]";
         return [.. ((IEnumerable<object>)Run(Seen, path)!).Cast<IWebElement>()];
     }
 
