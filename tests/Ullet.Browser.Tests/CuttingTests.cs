@@ -199,11 +199,11 @@ public sealed partial class CuttingTests(UlletSite site) : BrowserTest(site), IC
             visitor.Click("button", "Back to the usual");
             visitor.WaitForText("Holds.");
             visitor.Click("button", "Type what I read");
-            visitor.FillNumber("Widest gap between a laid edge and its placement line", "9");
+            visitor.Fill("Widest gap between a laid edge and its placement line", "9");
             visitor.Click("button", "Take the readings");
             visitor.WaitForText("The widest gap must be from 0 to 5 mm; 9 was given.");
-            visitor.FillNumber("Widest gap between a laid edge and its placement line", "0.3");
-            visitor.FillNumber("Width of the large ring as cut (50 mm was asked)", "50.2");
+            visitor.Fill("Widest gap between a laid edge and its placement line", "0.3");
+            visitor.Fill("Width of the large ring as cut (50 mm was asked)", "50.2");
             visitor.Click("button", "Take the readings");
             visitor.WaitForValue("Cutting, to either side", "0.10");
             visitor.WaitForValue("Laying, to either side", "0.20");

@@ -1,6 +1,4 @@
 using System.Collections.Concurrent;
-using System.Net.Http.Json;
-using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Hosting.Server;
@@ -19,7 +17,7 @@ public sealed class UlletSite : IDisposable
     public UlletSite()
     {
         DataFolder = Directory.CreateTempSubdirectory("ullet-site-").FullName;
-        CopyPrepared(DataFolder);
+        Prepared.CopyTo(DataFolder);
         _factory = Begun(
             DataFolder,
             services =>
@@ -46,8 +44,14 @@ public sealed class UlletSite : IDisposable
         Client = new HttpClient { BaseAddress = Address };
     }
 
-    /// <summary>A data folder with the demo and its pictures in it, made once; every site begins with a copy.</summary>
-    private static readonly Lazy<string> Prepared = new(Prepare);
+    private static readonly PreparedDemo Prepared = new(
+        data =>
+        {
+            var server = Begun(data, _ => { });
+            return (server, server.CreateClient());
+        },
+        withPictures: true
+    );
 
     private Browser? _browser;
 
@@ -59,34 +63,6 @@ public sealed class UlletSite : IDisposable
                 .UseSetting("web", Path.Combine(Repository.Root, "src/ullet-web/dist"))
                 .ConfigureServices(change)
         );
-
-    private static string Prepare()
-    {
-        var data = Directory.CreateTempSubdirectory("ullet-prepared-").FullName;
-        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(data, recursive: true);
-        using var server = Begun(data, _ => { });
-        using var client = server.CreateClient();
-        var shelf = client.GetFromJsonAsync<JsonNode>("/api/projects").GetAwaiter().GetResult()!;
-        foreach (var item in shelf.AsArray())
-        {
-            var picture = $"/api/projects/{item!["id"]}/picture.png?size=480&rev={item["head"]}";
-            client.GetByteArrayAsync(picture).GetAwaiter().GetResult();
-        }
-        return data;
-    }
-
-    private static void CopyPrepared(string data)
-    {
-        var pictures = Directory.CreateDirectory(Path.Combine(data, "pictures")).FullName;
-        foreach (var file in Directory.EnumerateFiles(Prepared.Value, "*.db"))
-        {
-            File.Copy(file, Path.Combine(data, Path.GetFileName(file)));
-        }
-        foreach (var file in Directory.EnumerateFiles(Path.Combine(Prepared.Value, "pictures"), "*.png"))
-        {
-            File.Copy(file, Path.Combine(pictures, Path.GetFileName(file)));
-        }
-    }
 
     /// <summary>What was asked for of projects, in order: "POST edits".</summary>
     internal ConcurrentQueue<string> Requests { get; } = new();
@@ -111,7 +87,7 @@ public sealed class UlletSite : IDisposable
         Client.Dispose();
         _factory.Dispose();
         _recorder?.Dispose();
-        Directory.Delete(DataFolder, recursive: true);
+        PreparedDemo.Remove(DataFolder);
     }
 }
 

@@ -165,14 +165,6 @@ internal sealed class Visitor
         WaitUntilIdle();
     }
 
-    /// <summary>Fills a number field that stands in a label with its words.</summary>
-    internal void FillNumber(string words, string text)
-    {
-        var field = _driver.FindElement(By.XPath($"//label[contains(normalize-space(.), '{words}')]/input"));
-        field.SendKeys(Keys.Control + "a");
-        field.SendKeys(text);
-    }
-
     /// <summary>Lets things move; tests ask for calm unless the moving itself is looked at.</summary>
     internal void AllowMotion() => Motion("no-preference");
 

@@ -69,7 +69,10 @@ public sealed class DatabaseTests(TestServer server) : IClassFixture<TestServer>
             }
         );
         await db.SaveChangesAsync();
-        await BinEmptying.Run(db, TimeProvider.System);
+        using (var connection = PlainSql.Open(server.DataFolder))
+        {
+            BinEmptying.Run(connection, TimeProvider.System);
+        }
         var left = await db.Projects.AsNoTracking().Select(p => p.Id).ToListAsync();
         Assert.Contains("new", left);
         Assert.DoesNotContain("old", left);

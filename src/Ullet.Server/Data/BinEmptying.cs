@@ -1,4 +1,4 @@
-using Microsoft.EntityFrameworkCore;
+using Microsoft.Data.Sqlite;
 
 namespace Ullet.Server.Data;
 
@@ -7,12 +7,11 @@ internal static class BinEmptying
 {
     internal static readonly TimeSpan Kept = TimeSpan.FromDays(30);
 
-    /// <summary>What was deleted before goes, Unix ms.</summary>
-    internal static long LimitAt(TimeProvider clock) => clock.GetUtcNow().Subtract(Kept).ToUnixTimeMilliseconds();
-
-    internal static Task Run(UlletDb db, TimeProvider clock)
+    internal static void Run(SqliteConnection connection, TimeProvider clock)
     {
-        var limit = LimitAt(clock);
-        return db.Projects.Where(p => p.DeletedAt != null && p.DeletedAt < limit).ExecuteDeleteAsync();
+        using var command = connection.CreateCommand();
+        command.CommandText = "DELETE FROM Projects WHERE DeletedAt < $limit";
+        command.Parameters.AddWithValue("$limit", clock.GetUtcNow().Subtract(Kept).ToUnixTimeMilliseconds());
+        command.ExecuteNonQuery();
     }
 }

@@ -95,16 +95,6 @@ internal static class DatabaseFile
             && begin.SequenceEqual("SQLite format 3\0"u8);
     }
 
-    private static List<string> Texts(SqliteConnection connection, string sql)
-    {
-        using var command = connection.CreateCommand();
-        command.CommandText = sql;
-        using var rows = command.ExecuteReader();
-        var texts = new List<string>();
-        while (rows.Read())
-        {
-            texts.Add(rows.GetString(0));
-        }
-        return texts;
-    }
+    private static List<string> Texts(SqliteConnection connection, string sql) =>
+        PlainSql.Rows(connection, sql, row => row.GetString(0));
 }

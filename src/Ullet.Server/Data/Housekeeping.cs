@@ -1,10 +1,15 @@
 using Ullet.Server.Documents;
+using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Data;
 
 /// <summary>Once a day: empties the bin of what has lain in it long enough, and takes unnamed files away.</summary>
-internal sealed class Housekeeping(IServiceScopeFactory scopes, TimeProvider clock, ILogger<Housekeeping> log)
-    : BackgroundService
+internal sealed class Housekeeping(
+    IServiceScopeFactory scopes,
+    ServerOptions options,
+    TimeProvider clock,
+    ILogger<Housekeeping> log
+) : BackgroundService
 {
     private static readonly TimeSpan First = TimeSpan.FromMinutes(2);
 
@@ -19,7 +24,10 @@ internal sealed class Housekeeping(IServiceScopeFactory scopes, TimeProvider clo
             try
             {
                 using var scope = scopes.CreateScope();
-                await BinEmptying.Run(scope.ServiceProvider.GetRequiredService<UlletDb>(), clock);
+                using (var connection = PlainSql.Open(options.DataFolder))
+                {
+                    BinEmptying.Run(connection, clock);
+                }
                 await scope.ServiceProvider.GetRequiredService<AssetSweep>().Run(AssetSweep.Kept, stoppingToken);
             }
             catch (Exception wrong) when (SqliteFaults.Of(wrong) != StoreFault.None)

@@ -90,6 +90,7 @@ internal static class ExportEndpoints
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Picture(
         string id,
         HeadFiles headFiles,
+        DocumentHistory history,
         AssetStore assets,
         ShelfPictures kept,
         CancellationToken cancellation,
@@ -115,7 +116,12 @@ internal static class ExportEndpoints
             );
         }
         var isOfShelf = size == ShelfPictures.Size && shown == PictureFrame.Field;
-        if (isOfShelf && rev is { } wanted && kept.Find(id, wanted) is { } png)
+        if (
+            isOfShelf
+            && rev is { } wanted
+            && await history.Current(id, cancellation) == wanted
+            && kept.Find(id, wanted) is { } png
+        )
         {
             return TypedResults.File(png, "image/png");
         }

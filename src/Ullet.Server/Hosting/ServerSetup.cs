@@ -55,15 +55,15 @@ internal static class ServerSetup
     internal static async Task Fill(IServiceProvider services, ServerOptions options)
     {
         List<string> titles;
-        using (var rows = new StartRows(options.DataFolder))
+        using (var connection = PlainSql.Open(options.DataFolder))
         {
             var fonts = services.GetRequiredService<FontShelf>();
-            foreach (var (sha256, bytes, isListed) in rows.Fonts())
+            foreach (var (sha256, bytes, isListed) in StartRows.Fonts(connection))
             {
                 fonts.Add(AssetNames.FontId(sha256), bytes, isListed);
             }
-            rows.EmptyBin(TimeProvider.System);
-            titles = rows.Titles();
+            BinEmptying.Run(connection, TimeProvider.System);
+            titles = StartRows.Titles(connection);
         }
         if (options.Demo)
         {

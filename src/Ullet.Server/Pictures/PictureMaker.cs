@@ -56,6 +56,8 @@ internal sealed class PictureMaker(
             var png = new Budget("This picture", WorkKind.Showing.Steps, null, cancellation).Run(() =>
                 Png(heads.Of(head, cancellation), AssetStore.PicturesOf(assets))
             );
+            // A server that stops leaves its folder alone.
+            cancellation.ThrowIfCancellationRequested();
             pictures.Keep(projectId, head.Revision, png);
         }
         catch (Exception wrong)

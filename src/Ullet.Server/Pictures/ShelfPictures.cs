@@ -11,6 +11,9 @@ public sealed class ShelfPictures(ServerOptions options)
     /// <summary>The longer side of a picture on the shelf, pixels.</summary>
     public const int Size = 480;
 
+    /// <summary>The ending of a picture that is being written.</summary>
+    private const string Unfinished = ".part";
+
     private readonly string _folder = Path.Combine(options.DataFolder, "pictures");
     private readonly ConcurrentDictionary<string, bool> _wanted = new(StringComparer.Ordinal);
     private readonly Channel<string> _queue = Channel.CreateUnbounded<string>();
@@ -58,7 +61,7 @@ public sealed class ShelfPictures(ServerOptions options)
         {
             Directory.CreateDirectory(_folder);
             var file = FileOf(projectId, revision);
-            var unfinished = $"{file}.{Guid.NewGuid():N}.part";
+            var unfinished = $"{file}.{Guid.NewGuid():N}{Unfinished}";
             File.WriteAllBytes(unfinished, png);
             File.Move(unfinished, file, overwrite: true);
             foreach (var old in Directory.EnumerateFiles(_folder, $"{projectId}-*.png").Where(each => each != file))
@@ -73,7 +76,8 @@ public sealed class ShelfPictures(ServerOptions options)
         }
     }
 
-    /// <summary>Takes the pictures away of projects that are not there any more.</summary>
+    /// <summary>Takes the pictures away of projects that are not there any more, and what a killed server left unfinished;
+    /// one that is being written just now is made again.</summary>
     internal void KeepOnly(IReadOnlySet<string> projectIds)
     {
         if (!Directory.Exists(_folder))
@@ -82,7 +86,8 @@ public sealed class ShelfPictures(ServerOptions options)
         }
         foreach (var file in Directory.EnumerateFiles(_folder))
         {
-            if (!projectIds.Contains(Path.GetFileName(file).Split('-')[0]))
+            var isUnfinished = file.EndsWith(Unfinished, StringComparison.Ordinal);
+            if (isUnfinished || !projectIds.Contains(Path.GetFileName(file).Split('-')[0]))
             {
                 File.Delete(file);
             }

@@ -47,7 +47,7 @@ internal sealed class Adapter06(IOptions<JsonOptions> json) : IEndpointFilter
         var node = JsonSerializer.SerializeToNode(scene, _json)!;
         foreach (var (element, shown) in scene.Elements.Zip(node["elements"]!.AsArray()))
         {
-            var more = JsonSerializer.SerializeToNode(Element06.Of(element, scene.Source!), _json)!.AsObject();
+            var more = JsonSerializer.SerializeToNode(Element06.Of(element, scene.Source!, _json), _json)!.AsObject();
             foreach (var (name, value) in more.ToList())
             {
                 more.Remove(name);

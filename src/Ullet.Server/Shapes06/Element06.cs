@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Text.Json;
+using System.Text.Json.Nodes;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Projects;
 using Ullet.Server.Scenes.Elements;
@@ -20,8 +22,8 @@ internal sealed record Element06(
     ShapeSource? Shape,
     PieceHole? Hole,
     int HoleCount,
-    Cloth06? Cloth,
-    Words06? Words,
+    JsonObject? Cloth,
+    JsonObject? Words,
     LineSettings? Line,
     string PlacementPath,
     string TackPath,
@@ -43,7 +45,8 @@ internal sealed record Element06(
     /// <summary>An element of today as 0.6 saw it; a construction shape as what it was before.</summary>
     /// <param name="element">The element as it is shown today.</param>
     /// <param name="source">What it is drawn from.</param>
-    internal static Element06 Of(ElementDto element, Evaluated source)
+    /// <param name="json">How answers are written.</param>
+    internal static Element06 Of(ElementDto element, Evaluated source, JsonSerializerOptions json)
     {
         var document = source.Project.Find(element.Id)!;
         var made = element.Making is ConstructionMakingDto construction ? construction.Before : element.Making;
@@ -65,8 +68,8 @@ internal sealed record Element06(
             isLine && document.Form is DrawingForm ? null : document.Form.ShapeOf(),
             holes.Length == 1 ? holes[0] : null,
             holes.Length,
-            cloth is null ? null : Cloth06.Of(cloth),
-            text is null ? null : Words06.Of(text, line),
+            cloth is null ? null : ClothOf(cloth, json),
+            text is null ? null : WordsOf(text, line, json),
             text is null ? line?.Stitching : null,
             paths.Placement,
             paths.TackDown,
@@ -83,68 +86,28 @@ internal sealed record Element06(
             line?.Purpose
         );
     }
-}
 
-/// <summary>Cloth as 0.6 showed it.</summary>
-internal sealed record Cloth06(
-    string Id,
-    Method Method,
-    Holding Holding,
-    double? CutAllowance,
-    StagesDto Stages,
-    CoverDto Cover,
-    double TackInset,
-    double RunLength,
-    bool IsAsFirstSet
-)
-{
-    internal static Cloth06 Of(ClothMakingDto cloth) =>
-        new(
-            cloth.ClothId,
-            cloth.Method,
-            cloth.Holding,
-            cloth.CutAllowance,
-            cloth.Stages,
-            cloth.Cover,
-            cloth.TackInset,
-            cloth.RunLength,
-            cloth.IsAsFirstSet
-        );
-}
+    /// <summary>Cloth had its id under another name, and its lines beside it.</summary>
+    private static JsonObject ClothOf(ClothMakingDto cloth, JsonSerializerOptions json)
+    {
+        var shown = JsonSerializer.SerializeToNode(cloth, json)!.AsObject();
+        shown.Remove("paths");
+        shown.Remove("clothId");
+        shown["id"] = cloth.ClothId;
+        return shown;
+    }
 
-/// <summary>Words as 0.6 showed them.</summary>
-internal sealed record Words06(
-    string Text,
-    string FontId,
-    string? FontName,
-    LetterSizing Sizing,
-    double CapHeight,
-    TextAlign Align,
-    double LineSpacing,
-    double Spacing,
-    double Slant,
-    double Arc,
-    WordsUse Use,
-    LineSettings Line,
-    ImmutableArray<LetterDto> Letters
-)
-{
-    internal static Words06 Of(TextFormDto text, LineMakingDto? line) =>
-        new(
-            text.Text,
-            text.FontId,
-            text.FontName,
-            text.Sizing,
-            text.CapHeight,
-            text.Align,
-            text.LineSpacing,
-            text.Spacing,
-            text.Slant,
-            text.Arc,
+    /// <summary>Words said themselves what they were made into, and how their edges were sewn.</summary>
+    private static JsonObject WordsOf(TextFormDto text, LineMakingDto? line, JsonSerializerOptions json)
+    {
+        var use =
             line is not null ? WordsUse.StitchedOutline
-                : text.IsOnePiece ? WordsUse.OnePiece
-                : WordsUse.OneByOne,
-            line?.Stitching ?? new LineSettings(),
-            text.Letters
-        );
+            : text.IsOnePiece ? WordsUse.OnePiece
+            : WordsUse.OneByOne;
+        var shown = JsonSerializer.SerializeToNode(text, json)!.AsObject();
+        shown.Remove("isOnePiece");
+        shown["use"] = JsonSerializer.SerializeToNode(use, json);
+        shown["line"] = JsonSerializer.SerializeToNode(line?.Stitching ?? new LineSettings(), json);
+        return shown;
+    }
 }

@@ -9,8 +9,14 @@ namespace Ullet.Server.Tests.Hosting;
 /// <summary>The server in memory, with demo data in a folder of its own.</summary>
 public sealed class TestServer : IDisposable
 {
-    /// <summary>A data folder with the demo in it, made once; every server begins with a copy.</summary>
-    private static readonly Lazy<string> Prepared = new(Prepare);
+    private static readonly PreparedDemo Prepared = new(
+        data =>
+        {
+            var server = Begun(data, _ => { });
+            return (server, server.CreateClient());
+        },
+        withPictures: false
+    );
 
     private readonly WebApplicationFactory<Program> _factory;
 
@@ -21,10 +27,7 @@ public sealed class TestServer : IDisposable
     internal TestServer(Action<IServiceCollection> change)
     {
         DataFolder = Directory.CreateTempSubdirectory("ullet-test-").FullName;
-        foreach (var file in Directory.EnumerateFiles(Prepared.Value, "*.db"))
-        {
-            File.Copy(file, Path.Combine(DataFolder, Path.GetFileName(file)));
-        }
+        Prepared.CopyTo(DataFolder);
         _factory = Begun(DataFolder, change);
         Client = _factory.CreateClient();
     }
@@ -39,22 +42,13 @@ public sealed class TestServer : IDisposable
     {
         Client.Dispose();
         _factory.Dispose();
-        Directory.Delete(DataFolder, recursive: true);
+        PreparedDemo.Remove(DataFolder);
     }
 
     private static WebApplicationFactory<Program> Begun(string data, Action<IServiceCollection> change) =>
         new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
             host.UseSetting("data", data).UseSetting("demo", "true").ConfigureServices(change)
         );
-
-    private static string Prepare()
-    {
-        var data = Directory.CreateTempSubdirectory("ullet-prepared-").FullName;
-        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(data, recursive: true);
-        using var server = Begun(data, _ => { });
-        server.CreateClient().Dispose();
-        return data;
-    }
 
     internal async Task<JsonNode> Get(string path) => (await Client.GetFromJsonAsync<JsonNode>(path))!;
 

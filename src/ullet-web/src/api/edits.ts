@@ -98,6 +98,20 @@ export function useEdits(projectId: string) {
           }),
         ),
       );
+    /** Makes an edit that adds elements, and selects them. */
+    const add = async (wish: Edit) => {
+      let added: string[] = [];
+      const ok = await run(async (before) => {
+        const answer = await answered(
+          api.POST("/api/projects/{id}/edits", { ...path, body: { head: before.head, edit: wish } }),
+        );
+        const known = new Set(before.elements.map((element) => element.id));
+        added = answer.scene?.elements.map((element) => element.id).filter((id) => !known.has(id)) ?? [];
+        return answer;
+      });
+      if (added.length) useView.getState().select(added);
+      return ok;
+    };
     const undo = () =>
       run(({ head }) => answered(api.POST("/api/projects/{id}/undo", { ...path, body: { head } })));
     const redo = () =>
@@ -138,7 +152,7 @@ export function useEdits(projectId: string) {
       useView.getState().setPreview(null);
     };
 
-    return { edit, undo, redo, mend, preview, forgetPreview };
+    return { edit, add, undo, redo, mend, preview, forgetPreview };
   }, [projectId, queries]);
 }
 

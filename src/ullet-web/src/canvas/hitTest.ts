@@ -35,7 +35,7 @@ export function withGroup(scene: Scene, element: Element): string[] {
 /** The number of the letter under a place of the screen; null beside the letters. */
 export function letterAt(element: Element, camera: Camera, at: Place): number | null {
   const world = toWorld(camera, at);
-  const letters = isFormed(element, "text") ? element.form.letters : [];
+  const letters = isFormed(element, "words") ? element.form.letters : [];
   const hit = letters.find((letter) =>
     probe?.isPointInPath(new Path2D(letter.path), world.x, world.y, "nonzero"),
   );

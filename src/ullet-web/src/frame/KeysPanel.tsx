@@ -42,8 +42,9 @@ export function KeysPanel() {
     return () => window.removeEventListener("keydown", onKey);
   }, [setKeysOpen]);
 
+  if (!keysOpen) return null;
   return (
-    <Panel title="Keys" open={keysOpen} onOpenChange={setKeysOpen}>
+    <Panel title="Keys" onClose={() => setKeysOpen(false)}>
       <dl className="grid min-h-0 grid-cols-[auto_1fr] gap-x-4 gap-y-1.5 overflow-y-auto">
         {KEYS.map(([keys, what]) => (
           <div key={keys} className="contents">

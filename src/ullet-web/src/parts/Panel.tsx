@@ -5,15 +5,14 @@ interface Props {
   title: string;
   /** Large: for choosing among pictures. */
   size?: "small" | "large";
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
+  onClose: () => void;
   children: ReactNode;
 }
 
-/** A dialog in the middle of the screen. */
-export function Panel({ title, size = "small", open, onOpenChange, children }: Props) {
+/** A dialog in the middle of the screen, there as long as it is drawn. */
+export function Panel({ title, size = "small", onClose, children }: Props) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+    <Dialog.Root open onOpenChange={(open) => (open ? undefined : onClose())}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/35" />
         <Dialog.Content

@@ -28,7 +28,7 @@ export function dropDraft(draft: Draft) {
 }
 
 /** Takes all that was typed, in the order of typing; false as soon as something can't be taken. */
-export function takeTyped(): Promise<boolean> {
+function takeTyped(): Promise<boolean> {
   const before = taking ?? Promise.resolve(true);
   const next: Promise<boolean> = before.then(async (ok) => {
     for (const draft of [...drafts]) ok = (await draft.take()) && ok;
@@ -43,7 +43,7 @@ export function takeTyped(): Promise<boolean> {
 
 /** Holds every press of a button, a link or a shortcut until what was typed before it is taken; then it is made. A press on what is
  * marked with data-lets-go lets go of what was typed. */
-export function guardPresses(page: Window): () => void {
+export function guardPresses(page: Window) {
   const onPress = (event: Event) => {
     if (again.has(event) || (drafts.size === 0 && !taking)) return;
     const { target } = event;
@@ -67,11 +67,6 @@ export function guardPresses(page: Window): () => void {
   page.addEventListener("click", onPress, { capture: true });
   page.addEventListener("keydown", onPress, { capture: true });
   page.addEventListener("beforeunload", onLeave);
-  return () => {
-    page.removeEventListener("click", onPress, { capture: true });
-    page.removeEventListener("keydown", onPress, { capture: true });
-    page.removeEventListener("beforeunload", onLeave);
-  };
 }
 
 /** True for what letters are typed into: presses in it are its own. */

@@ -8,7 +8,7 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(ShapeFormDto), "shape")]
 [JsonDerivedType(typeof(DrawingFormDto), "drawing")]
-[JsonDerivedType(typeof(TextFormDto), "text")]
+[JsonDerivedType(typeof(TextFormDto), "words")]
 public abstract record FormDto;
 
 /// <summary>A generator with its numbers.</summary>

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { FIELD_BOX, FIELD_INPUT, FieldFrame } from "./FieldFrame";
+import { FIELD_INPUT, FieldFrame } from "./FieldFrame";
 
 interface Props {
   label: string;
@@ -46,28 +46,5 @@ export function PlainField({
         }}
       />
     </FieldFrame>
-  );
-}
-
-/** The same for several lines. */
-export function PlainArea({ label, value, placeholder, onChange }: Props) {
-  const id = useId();
-  return (
-    <div>
-      <label htmlFor={id} className="block text-[13px] text-muted">
-        {label}
-      </label>
-      <div className={FIELD_BOX}>
-        <textarea
-          id={id}
-          dir="auto"
-          rows={2}
-          value={value}
-          placeholder={placeholder}
-          className="block w-full resize-none rounded-card px-2 py-1 text-[16px] outline-none"
-          onChange={(event) => onChange(event.target.value)}
-        />
-      </div>
-    </div>
   );
 }

@@ -1,5 +1,4 @@
-import { useId } from "react";
-import { FIELD_BOX } from "./FieldFrame";
+import { AreaBox } from "./AreaBox";
 import { useDraft } from "./useDraft";
 
 interface Props {
@@ -12,28 +11,18 @@ interface Props {
 
 /** Words of one or several lines. */
 export function WordsArea({ label, value, rows = 2, onTyped }: Props) {
-  const id = useId();
   const field = useDraft({ shown: value, read: (text) => text, onTaken: onTyped });
   return (
-    <div>
-      <label htmlFor={id} className="block text-[13px] text-muted">
-        {label}
-      </label>
-      <div className={FIELD_BOX}>
-        <textarea
-          id={id}
-          dir="auto"
-          rows={Math.max(rows, field.text.split("\n").length)}
-          value={field.text}
-          className="w-full resize-none rounded-card px-2 py-1 text-[16px] outline-none"
-          onChange={(event) => field.type(event.target.value)}
-          onBlur={() => field.take()}
-          onKeyDown={(event) => {
-            if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) field.take();
-            field.onKeyDown(event);
-          }}
-        />
-      </div>
-    </div>
+    <AreaBox
+      label={label}
+      rows={Math.max(rows, field.text.split("\n").length)}
+      value={field.text}
+      onChange={(event) => field.type(event.target.value)}
+      onBlur={() => field.take()}
+      onKeyDown={(event) => {
+        if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) field.take();
+        field.onKeyDown(event);
+      }}
+    />
   );
 }

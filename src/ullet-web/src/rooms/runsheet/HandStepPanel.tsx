@@ -1,11 +1,10 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
 import type { HandKind, OrderedStep, Scene, UserHandStep } from "../../api/client";
-import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/fields/Choice";
 import { PlainField } from "../../parts/fields/PlainField";
-import { Panel } from "../../parts/Panel";
+import { FormPanel } from "../../parts/FormPanel";
 import { Tick } from "../../parts/fields/Tick";
 
 interface Props {
@@ -34,8 +33,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
   const chosen = kinds.find((known) => known.id === kind);
   const { lays = false, laysBehind = false, takesAway = false } = chosen ?? {};
 
-  const save = async (event: FormEvent) => {
-    event.preventDefault();
+  const save = async () => {
     const done = await edits.edit({
       edit: "setHandStep",
       hand: {
@@ -57,8 +55,13 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
   };
 
   return (
-    <Panel title={hand ? "Change a hand step" : "Add a hand step"} open onOpenChange={onClose}>
-      <form onSubmit={(event) => void save(event)} className="space-y-3 overflow-y-auto">
+    <FormPanel
+      title={hand ? "Change a hand step" : "Add a hand step"}
+      action={hand ? "Change it" : "Add it"}
+      onSent={save}
+      onClose={onClose}
+    >
+      <div className="min-h-0 space-y-3 overflow-y-auto">
         {hand || !after ? null : (
           <p className="text-[14px] text-muted">
             It goes after “{after.ownerName}, {after.role}”.
@@ -102,15 +105,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
         <PlainField label="What must not go wrong" value={warning} onChange={setWarning} />
         <PlainField label="Check before pressing start" value={check} onChange={setCheck} />
         <Tick label="The hoop comes off the machine" checked={hoopOff} onChanged={setHoopOff} />
-        <div className="flex justify-end gap-2">
-          <Button data-lets-go onClick={onClose}>
-            Cancel
-          </Button>
-          <Button look="main" type="submit">
-            {hand ? "Change it" : "Add it"}
-          </Button>
-        </div>
-      </form>
-    </Panel>
+      </div>
+    </FormPanel>
   );
 }

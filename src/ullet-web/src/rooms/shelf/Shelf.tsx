@@ -93,7 +93,7 @@ export function Shelf() {
       </main>
       {clearing ? <RoomPanel onClose={() => setClearing(false)} /> : null}
       {choosing ? <PatternPanel onClose={() => setChoosing(false)} /> : null}
-      <NewProjectPanel open={asking} onOpenChange={setAsking} />
+      {asking ? <NewProjectPanel onClose={() => setAsking(false)} /> : null}
     </div>
   );
 }

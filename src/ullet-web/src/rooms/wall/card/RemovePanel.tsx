@@ -27,11 +27,7 @@ export function RemovePanel({ projectId, scene }: Props) {
     void edits.edit({ edit: "removeElements", elementIds: removing, dependents });
   };
   return (
-    <Panel
-      title={`Delete ${names.join(", ")}`}
-      open
-      onOpenChange={(open) => (open ? null : setRemoving(null))}
-    >
+    <Panel title={`Delete ${names.join(", ")}`} onClose={() => setRemoving(null)}>
       <p>
         {needing.join(", ")} {needing.length === 1 ? "is" : "are"} made with what you delete. Freezing keeps
         the outline as it is now, as nodes; letting go takes the operation away.

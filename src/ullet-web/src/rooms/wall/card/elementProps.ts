@@ -9,4 +9,4 @@ export interface ElementProps<E extends Element = Element> {
 }
 
 export type ClothProps = ElementProps<Made<"cloth">>;
-export type WordsProps = ElementProps<Formed<"text">>;
+export type WordsProps = ElementProps<Formed<"words">>;

@@ -2,10 +2,10 @@ import type { Element, FormKind } from "../../../api/elements";
 import { drawing } from "./drawing";
 import type { WallForm } from "./module";
 import { shape } from "./shape";
-import { text } from "./text";
+import { words } from "./words";
 
 /** Every kind of form; one that is missing here does not compile. */
-const FORMS: { [K in FormKind]: WallForm<K> } = { shape, drawing, text };
+const FORMS: { [K in FormKind]: WallForm<K> } = { shape, drawing, words };
 
 /** What is shown of an element's form. */
 export function formOf(element: Element): WallForm<FormKind> {

@@ -4,7 +4,6 @@ import { isMade, type Element } from "../../../api/elements";
 import { keepClip, keptClip } from "../../../state/clip";
 import { say } from "../../../state/messages";
 import { useView } from "../../../state/view";
-import { wallEvents } from "./wallEvents";
 
 /** Something that can be done with what is selected. */
 export interface Offer {
@@ -25,9 +24,6 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
   const hidden = chosen.length > 0 && chosen.every((element) => element.isHidden);
   const drawn = chosen.length > 0 && chosen.every((element) => isMade(element, "construction"));
   const grouped = chosen.some((element) => element.groupId != null);
-
-  const adding = (edit: () => Promise<boolean>) =>
-    void wallEvents.adding(projectId, scene?.elements.map((element) => element.id) ?? [], edit);
 
   const copy = async () => {
     try {
@@ -51,7 +47,7 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
       say("Nothing has been copied yet.");
       return;
     }
-    adding(() => edits.edit({ edit: "pasteElements", clip }));
+    void edits.add({ edit: "pasteElements", clip });
   };
 
   const needed = chosen.some((element) => element.neededBy.some((id) => !ids.includes(id)));
@@ -84,7 +80,7 @@ export function useOffers(projectId: string, scene: Scene | undefined, chosen: E
       label: "Duplicate",
       keys: "Ctrl+D",
       disabled: none,
-      run: () => adding(() => edits.edit({ edit: "duplicateElements", elementIds: ids })),
+      run: () => void edits.add({ edit: "duplicateElements", elementIds: ids }),
     },
     remove: {
       id: "remove",

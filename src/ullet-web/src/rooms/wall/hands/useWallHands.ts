@@ -23,7 +23,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
   const { selection, select, letter, chooseLetter, tool, setMeasured } = useView();
   const pinch = usePinch(view);
   const nodeHands = useNodeHands(projectId, view, scene);
-  const penHands = usePenHands(projectId, view, scene);
+  const penHands = usePenHands(projectId, view);
   useWheel(view);
 
   useEffect(() => view?.whenLetGo(null), [view]);

@@ -110,7 +110,7 @@ function offerOf(key: string, shift: boolean): OfferId | null {
 /** A nudge of what is selected, or of the letter that was chosen. */
 function nudge(scene: Scene, selection: string[], letter: number | null, x: number, y: number): Edit {
   const words = scene.elements.find((element) => element.id === selection[0]);
-  const letters = words && isFormed(words, "text") ? words.form.letters : [];
+  const letters = words && isFormed(words, "words") ? words.form.letters : [];
   const touched = letters.find((each) => each.index === letter);
   return words && touched && selection.length === 1
     ? { edit: "touchLetter", elementId: words.id, index: touched.index, byX: x, byY: y }

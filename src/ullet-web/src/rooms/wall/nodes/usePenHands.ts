@@ -1,10 +1,9 @@
 import { useEffect, useRef, type PointerEvent } from "react";
 import { useEdits } from "../../../api/edits";
-import type { Edit, Scene } from "../../../api/client";
+import type { Edit } from "../../../api/client";
 import { toScreen, toWorld, type Place } from "../../../canvas/camera";
 import { useView } from "../../../state/view";
 import type { WallView } from "../view/WallView";
-import { wallEvents } from "../hands/wallEvents";
 import { lineOf, paintHand, paintPen, type PenNode } from "./penLine";
 
 /** Nearer to the first node than this a click closes the line, CSS pixels. */
@@ -14,7 +13,7 @@ const CLOSING = 10;
 const PULL = 4;
 
 /** Drawing: with the pen node by node, or by hand in one go. */
-export function usePenHands(projectId: string, view: WallView | null, scene: Scene) {
+export function usePenHands(projectId: string, view: WallView | null) {
   const edits = useEdits(projectId);
   const { tool, setTool } = useView();
   const pen = useRef<PenNode[]>([]);
@@ -24,8 +23,7 @@ export function usePenHands(projectId: string, view: WallView | null, scene: Sce
   const drawing = tool === "pen" || tool === "freehand";
 
   const add = (edit: Edit) => {
-    const before = scene.elements.map((element) => element.id);
-    void wallEvents.adding(projectId, before, () => edits.edit(edit));
+    void edits.add(edit);
     setTool("select");
   };
 

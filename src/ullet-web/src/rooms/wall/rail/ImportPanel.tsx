@@ -1,4 +1,4 @@
-import { useRef, useState, type FormEvent } from "react";
+import { useRef, useState } from "react";
 import { useEdits } from "../../../api/edits";
 import {
   answered,
@@ -8,13 +8,11 @@ import {
   type ImportPreview,
   type Scene,
 } from "../../../api/client";
-import { Button } from "../../../parts/Button";
 import { Choice } from "../../../parts/fields/Choice";
 import { LengthField } from "../../../parts/fields/LengthField";
-import { Panel } from "../../../parts/Panel";
+import { FormPanel } from "../../../parts/FormPanel";
 import { inches } from "../../../state/lengths";
 import { say } from "../../../state/messages";
-import { wallEvents } from "../hands/wallEvents";
 
 interface Props {
   projectId: string;
@@ -65,140 +63,128 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
     }
   };
 
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
-    const before = scene.elements.map((element) => element.id);
-    let ok = false;
-    await wallEvents.adding(projectId, before, async () => {
-      ok = await edits.edit({
+  const add = async () => {
+    if (
+      await edits.add({
         edit: "addDrawing",
         token: imported.token,
         name: imported.name,
         ...newest.current,
-      });
-      return ok;
-    });
-    if (ok) onClose();
+      })
+    )
+      onClose();
   };
 
   const pad = Math.max(box.width, box.height) * 0.06 + 0.5;
   const count = drawing.pieces + drawing.lines;
   return (
-    <Panel
+    <FormPanel
       title={`Import ${imported.name}`}
       size="large"
-      open
-      onOpenChange={(open) => (open ? null : onClose())}
+      action="Put on the wall"
+      disabled={count === 0}
+      onSent={add}
+      onClose={onClose}
     >
-      <form className="flex min-h-0 flex-1 flex-col gap-3" onSubmit={(event) => void add(event)}>
-        <div className="grid min-h-0 flex-1 grid-cols-[1fr_320px] gap-5">
-          <div className="flex min-h-0 items-center justify-center rounded-card border border-line bg-chalk p-3">
-            <svg
-              role="img"
-              aria-label={`The drawing, ${box.width.toFixed(1)} by ${box.height.toFixed(1)} mm`}
-              className="h-full w-full"
-              viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
-            >
-              {drawing.piecePaths.map((path, i) => (
-                <path
-                  key={i}
-                  d={path}
-                  fill="#cfd5ee"
-                  fillRule="evenodd"
-                  stroke="#3b4ba3"
-                  strokeWidth="1.5"
-                  vectorEffect="non-scaling-stroke"
-                />
-              ))}
+      <div className="grid min-h-0 flex-1 grid-cols-[1fr_320px] gap-5">
+        <div className="flex min-h-0 items-center justify-center rounded-card border border-line bg-chalk p-3">
+          <svg
+            role="img"
+            aria-label={`The drawing, ${box.width.toFixed(1)} by ${box.height.toFixed(1)} mm`}
+            className="h-full w-full"
+            viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
+          >
+            {drawing.piecePaths.map((path, i) => (
               <path
-                d={drawing.linePath}
-                fill="none"
-                stroke="#1d2a3a"
-                strokeWidth="1.75"
-                strokeDasharray="7 4"
+                key={i}
+                d={path}
+                fill="#cfd5ee"
+                fillRule="evenodd"
+                stroke="#3b4ba3"
+                strokeWidth="1.5"
                 vectorEffect="non-scaling-stroke"
               />
-            </svg>
-          </div>
-          <div className="space-y-3 overflow-y-auto pr-1">
-            <dl className="rounded-card bg-chalk px-3 py-2">
-              <dt className="text-[13px] text-muted">True size on the wall</dt>
-              <dd className="text-[19px] font-semibold">
-                {box.width.toFixed(1)} × {box.height.toFixed(1)} mm
-              </dd>
-              <dd className="text-muted">
-                {inches(box.width)} × {inches(box.height)} in
-              </dd>
-            </dl>
-            {drawing.saysSize ? (
-              <p className="text-[14px] text-muted">This size is the file’s own.</p>
-            ) : (
-              <Choice
-                label="The file gives no real size. One of its units is"
-                value={String(wish.mmPerUnit ?? "")}
-                options={[
-                  ...(wish.mmPerUnit == null ? [{ value: "", label: "as the width says" }] : []),
-                  ...UNITS,
-                ]}
-                onChosen={(unit) => void change({ mmPerUnit: Number(unit), width: null })}
-              />
-            )}
-            <LengthField
-              label="Or type its width; all else follows"
-              value={box.width}
-              unit={scene.unit}
-              onTyped={(width) => void change({ width, mmPerUnit: null })}
+            ))}
+            <path
+              d={drawing.linePath}
+              fill="none"
+              stroke="#1d2a3a"
+              strokeWidth="1.75"
+              strokeDasharray="7 4"
+              vectorEffect="non-scaling-stroke"
             />
-            <ul className="list-inside list-disc text-[14px]">
-              <li>
-                {drawing.pieces} closed {drawing.pieces === 1 ? "piece" : "pieces"}
-                {drawing.holes ? ` with ${drawing.holes} ${drawing.holes === 1 ? "hole" : "holes"}` : ""}
-              </li>
-              <li>
-                {drawing.lines} open {drawing.lines === 1 ? "line" : "lines"}
-                {drawing.lines ? ", sewn as lines" : ""}
-              </li>
-              {drawing.tooSmall ? <li>{drawing.tooSmall} left out for being under 1 mm</li> : null}
-              {drawing.leftOut.map((words) => (
-                <li key={words} className="text-madder">
-                  {words}
-                </li>
-              ))}
-            </ul>
+          </svg>
+        </div>
+        <div className="space-y-3 overflow-y-auto pr-1">
+          <dl className="rounded-card bg-chalk px-3 py-2">
+            <dt className="text-[13px] text-muted">True size on the wall</dt>
+            <dd className="text-[19px] font-semibold">
+              {box.width.toFixed(1)} × {box.height.toFixed(1)} mm
+            </dd>
+            <dd className="text-muted">
+              {inches(box.width)} × {inches(box.height)} in
+            </dd>
+          </dl>
+          {drawing.saysSize ? (
+            <p className="text-[14px] text-muted">This size is the file’s own.</p>
+          ) : (
             <Choice
-              label="Outlines inside others of their colour"
-              value={wish.innerAreHoles ? "holes" : "pieces"}
+              label="The file gives no real size. One of its units is"
+              value={String(wish.mmPerUnit ?? "")}
               options={[
-                { value: "holes", label: "are holes" },
-                { value: "pieces", label: "are pieces of their own" },
+                ...(wish.mmPerUnit == null ? [{ value: "", label: "as the width says" }] : []),
+                ...UNITS,
               ]}
-              onChosen={(inner) => void change({ innerAreHoles: inner === "holes" })}
+              onChosen={(unit) => void change({ mmPerUnit: Number(unit), width: null })}
             />
-            {drawing.crossing ? (
-              <Choice
-                label={`${drawing.crossing === 1 ? "One outline crosses" : `${drawing.crossing} outlines cross`} itself`}
-                value={wish.crossing ?? "file"}
-                options={[
-                  { value: "file", label: "as the file fills it" },
-                  { value: "nonZero", label: "keep the whole outside" },
-                  { value: "evenOdd", label: "leave what overlaps open (even-odd)" },
-                ]}
-                onChosen={(rule) =>
-                  void change({ crossing: rule === "file" ? null : (rule as DrawingWish["crossing"]) })
-                }
-              />
-            ) : null}
-          </div>
+          )}
+          <LengthField
+            label="Or type its width; all else follows"
+            value={box.width}
+            unit={scene.unit}
+            onTyped={(width) => void change({ width, mmPerUnit: null })}
+          />
+          <ul className="list-inside list-disc text-[14px]">
+            <li>
+              {drawing.pieces} closed {drawing.pieces === 1 ? "piece" : "pieces"}
+              {drawing.holes ? ` with ${drawing.holes} ${drawing.holes === 1 ? "hole" : "holes"}` : ""}
+            </li>
+            <li>
+              {drawing.lines} open {drawing.lines === 1 ? "line" : "lines"}
+              {drawing.lines ? ", sewn as lines" : ""}
+            </li>
+            {drawing.tooSmall ? <li>{drawing.tooSmall} left out for being under 1 mm</li> : null}
+            {drawing.leftOut.map((words) => (
+              <li key={words} className="text-madder">
+                {words}
+              </li>
+            ))}
+          </ul>
+          <Choice
+            label="Outlines inside others of their colour"
+            value={wish.innerAreHoles ? "holes" : "pieces"}
+            options={[
+              { value: "holes", label: "are holes" },
+              { value: "pieces", label: "are pieces of their own" },
+            ]}
+            onChosen={(inner) => void change({ innerAreHoles: inner === "holes" })}
+          />
+          {drawing.crossing ? (
+            <Choice
+              label={`${drawing.crossing === 1 ? "One outline crosses" : `${drawing.crossing} outlines cross`} itself`}
+              value={wish.crossing ?? "file"}
+              options={[
+                { value: "file", label: "as the file fills it" },
+                { value: "nonZero", label: "keep the whole outside" },
+                { value: "evenOdd", label: "leave what overlaps open (even-odd)" },
+              ]}
+              onChosen={(rule) =>
+                void change({ crossing: rule === "file" ? null : (rule as DrawingWish["crossing"]) })
+              }
+            />
+          ) : null}
         </div>
-        <div className="flex justify-end gap-2">
-          <Button data-lets-go onClick={onClose}>
-            Cancel
-          </Button>
-          <Button look="main" type="submit" disabled={count === 0}>
-            Put on the wall
-          </Button>
-        </div>
-      </form>
-    </Panel>
+      </div>
+    </FormPanel>
   );
 }

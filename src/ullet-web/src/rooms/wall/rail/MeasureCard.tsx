@@ -9,7 +9,6 @@ import { LengthField } from "../../../parts/fields/LengthField";
 import { Section } from "../../../parts/Section";
 import { withUnit } from "../../../state/lengths";
 import { useView, type Measured } from "../../../state/view";
-import { wallEvents } from "../hands/wallEvents";
 
 interface Props {
   projectId: string;
@@ -100,10 +99,8 @@ function FittingLetters({
     const degrees = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
     // Read from left to right, and upwards where the stretch is upright.
     const rotation = degrees > 89 ? degrees - 180 : degrees <= -91 ? degrees + 180 : degrees;
-    const before = scene.elements.map((element) => element.id);
-    let ok = false;
-    await wallEvents.adding(projectId, before, async () => {
-      ok = await edits.edit({
+    if (
+      await edits.add({
         edit: "addWords",
         text,
         fontId: font,
@@ -112,10 +109,9 @@ function FittingLetters({
         x: (from.x + to.x) / 2,
         y: (from.y + to.y) / 2,
         rotation,
-      });
-      return ok;
-    });
-    if (ok) setTool("select");
+      })
+    )
+      setTool("select");
   };
 
   return (

@@ -24,7 +24,7 @@ export function MockUpPanel({ projectId, scene, onClose }: Props) {
     `/api/projects/${projectId}/picture.png?size=${size}&frame=${frame}&rev=${scene.head}`;
   const shown = address(1400);
   return (
-    <Panel title="As finished" size="large" open onOpenChange={(open) => (open ? null : onClose())}>
+    <Panel title="As finished" size="large" onClose={onClose}>
       <div
         data-state={drawn === shown ? "idle" : "busy"}
         className="relative flex min-h-0 flex-1 items-center justify-center overflow-hidden rounded-card bg-chalk"

@@ -24,7 +24,7 @@ import { useRuler, USUAL_PIXELS } from "../../../state/ruler";
 import { useView } from "../../../state/view";
 import { CalibratePanel } from "./CalibratePanel";
 import { ImportPanel } from "./ImportPanel";
-import { LettersPanel } from "../forms/text/LettersPanel";
+import { LettersPanel } from "../forms/words/LettersPanel";
 import { MapVerb } from "./MapVerb";
 import { MockUpPanel } from "./MockUpPanel";
 import { ShapePicture } from "./ShapePicture";
@@ -62,7 +62,7 @@ export function Rail({ projectId, scene }: Props) {
       aria-label="Verbs"
       className="flex w-[68px] shrink-0 flex-col items-center gap-1 border-r border-line bg-white py-2"
     >
-      <ShapeVerb projectId={projectId} scene={scene} />
+      <ShapeVerb projectId={projectId} />
       <Verb icon={Type} label="Letters" onClick={() => setAsked("letters")} />
       <Verb
         icon={PenTool}
@@ -94,7 +94,7 @@ export function Rail({ projectId, scene }: Props) {
           setTool(tool === "measure" ? "select" : "measure");
         }}
       />
-      <ZoneVerb projectId={projectId} scene={scene} />
+      <ZoneVerb projectId={projectId} />
       <MapVerb />
       <Verb icon={Image} label="Mock-up" onClick={() => setAsked("mockUp")} />
       <div className="mt-auto flex flex-col items-center gap-1">
@@ -145,15 +145,14 @@ function Verb({ icon: Icon, label, pressed, onClick }: VerbProps) {
   );
 }
 
-function ShapeVerb({ projectId, scene }: Props) {
+function ShapeVerb({ projectId }: { projectId: string }) {
   const edits = useEdits(projectId);
   const catalogue = useCatalogue();
   const [open, setOpen] = useState(false);
 
   const add = (shape: ShapeSource) => {
     setOpen(false);
-    const before = scene.elements.map((element) => element.id);
-    void wallEvents.adding(projectId, before, () => edits.edit({ edit: "addPiece", shape }));
+    void edits.add({ edit: "addPiece", shape });
   };
 
   return (

@@ -1,13 +1,12 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import { keys, useCatalogue } from "../../../api/queries";
 import type { Cloth, Scene } from "../../../api/client";
-import { Button } from "../../../parts/Button";
 import { Choice } from "../../../parts/fields/Choice";
 import { ColourField } from "../../../parts/fields/ColourField";
 import { PlainField } from "../../../parts/fields/PlainField";
-import { Panel } from "../../../parts/Panel";
+import { FormPanel } from "../../../parts/FormPanel";
 import { ClothSwatch } from "../../../parts/Swatch";
 import { ClothPhoto } from "./ClothPhoto";
 import { Tick } from "../../../parts/fields/Tick";
@@ -46,8 +45,7 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
 
   const preset = kinds.find((known) => known.id === draft.kind);
 
-  const save = async (event: FormEvent) => {
-    event.preventDefault();
+  const save = async () => {
     if (cloth) {
       if (await edits.edit({ edit: "changeCloth", cloth: draft })) onClose();
       return;
@@ -60,60 +58,51 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
   };
 
   return (
-    <Panel
+    <FormPanel
       title={cloth ? "Change the cloth" : "New cloth"}
-      open
-      onOpenChange={(open) => (open ? null : onClose())}
+      action={cloth ? "Change the cloth" : "Add the cloth"}
+      onSent={save}
+      onClose={onClose}
     >
-      <form className="space-y-3" onSubmit={(event) => void save(event)}>
-        <PlainField
-          label="Name"
-          value={draft.name}
-          onChange={(name) => setDraft((now) => ({ ...now, name }))}
+      <PlainField
+        label="Name"
+        value={draft.name}
+        onChange={(name) => setDraft((now) => ({ ...now, name }))}
+      />
+      <div className="grid grid-cols-[84px_1fr_1fr] items-end gap-3">
+        <ColourField
+          label="Colour"
+          value={draft.colour}
+          onChange={(colour) => setDraft((now) => ({ ...now, colour }))}
         />
-        <div className="grid grid-cols-[84px_1fr_1fr] items-end gap-3">
-          <ColourField
-            label="Colour"
-            value={draft.colour}
-            onChange={(colour) => setDraft((now) => ({ ...now, colour }))}
-          />
-          <Choice
-            label="Kind"
-            value={draft.kind ?? "wovenCotton"}
-            options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
-            onChosen={(kind) => setDraft((now) => ({ ...now, kind: kind as Cloth["kind"] }))}
-          />
-          <Choice
-            label="Pattern"
-            value={draft.texture ?? "woven"}
-            mark={<ClothSwatch cloth={draft} />}
-            options={TEXTURES}
-            onChosen={(texture) => setDraft((now) => ({ ...now, texture: texture as Cloth["texture"] }))}
-          />
-        </div>
-        <Tick
-          label="Deep pile that stitches sink into"
-          checked={draft.isDeepPile ?? false}
-          onChanged={(on) => setDraft((now) => ({ ...now, isDeepPile: on }))}
+        <Choice
+          label="Kind"
+          value={draft.kind ?? "wovenCotton"}
+          options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
+          onChosen={(kind) => setDraft((now) => ({ ...now, kind: kind as Cloth["kind"] }))}
         />
-        {preset && draft.kind !== "stabiliser" ? (
-          <p className="rounded-card bg-chalk px-3 py-1.5 text-[13px] text-muted">
-            Stabiliser: {preset.stabiliser}. Needle: {preset.needle}.
-            {preset.topping ? ` Topping: ${preset.topping}.` : ""} Covers on it begin with numbers that suit
-            it; numbers set by hand stay.
-          </p>
-        ) : null}
-        <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft((now) => ({ ...now, swatch }))} />
-        {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
-        <div className="flex justify-end gap-2 pt-1">
-          <Button data-lets-go onClick={onClose}>
-            Cancel
-          </Button>
-          <Button look="main" type="submit">
-            {cloth ? "Change the cloth" : "Add the cloth"}
-          </Button>
-        </div>
-      </form>
-    </Panel>
+        <Choice
+          label="Pattern"
+          value={draft.texture ?? "woven"}
+          mark={<ClothSwatch cloth={draft} />}
+          options={TEXTURES}
+          onChosen={(texture) => setDraft((now) => ({ ...now, texture: texture as Cloth["texture"] }))}
+        />
+      </div>
+      <Tick
+        label="Deep pile that stitches sink into"
+        checked={draft.isDeepPile ?? false}
+        onChanged={(on) => setDraft((now) => ({ ...now, isDeepPile: on }))}
+      />
+      {preset && draft.kind !== "stabiliser" ? (
+        <p className="rounded-card bg-chalk px-3 py-1.5 text-[13px] text-muted">
+          Stabiliser: {preset.stabiliser}. Needle: {preset.needle}.
+          {preset.topping ? ` Topping: ${preset.topping}.` : ""} Covers on it begin with numbers that suit it;
+          numbers set by hand stay.
+        </p>
+      ) : null}
+      <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft((now) => ({ ...now, swatch }))} />
+      {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
+    </FormPanel>
   );
 }

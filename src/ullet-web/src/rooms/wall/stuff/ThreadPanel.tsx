@@ -1,10 +1,9 @@
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import type { Thread } from "../../../api/client";
-import { Button } from "../../../parts/Button";
 import { ColourField } from "../../../parts/fields/ColourField";
 import { PlainField } from "../../../parts/fields/PlainField";
-import { Panel } from "../../../parts/Panel";
+import { FormPanel } from "../../../parts/FormPanel";
 
 interface Props {
   projectId: string;
@@ -19,8 +18,7 @@ export function ThreadPanel({ projectId, thread, onClose }: Props) {
   const [name, setName] = useState(thread?.name ?? "");
   const [colour, setColour] = useState(thread?.colour ?? "#3f5f7a");
 
-  const save = async (event: FormEvent) => {
-    event.preventDefault();
+  const save = async () => {
     const ok = thread
       ? await edits.edit({ edit: "changeThread", thread: { ...thread, name, colour } })
       : await edits.edit({ edit: "addThread", name, colour, kind: "polyester" });
@@ -28,25 +26,16 @@ export function ThreadPanel({ projectId, thread, onClose }: Props) {
   };
 
   return (
-    <Panel
+    <FormPanel
       title={thread ? "Change the thread" : "New thread"}
-      open
-      onOpenChange={(open) => (open ? null : onClose())}
+      action={thread ? "Change the thread" : "Add the thread"}
+      onSent={save}
+      onClose={onClose}
     >
-      <form className="space-y-3" onSubmit={(event) => void save(event)}>
-        <div className="grid grid-cols-[1fr_84px] gap-3">
-          <PlainField label="Name or number" value={name} onChange={setName} />
-          <ColourField label="Colour" value={colour} onChange={setColour} />
-        </div>
-        <div className="flex justify-end gap-2 pt-1">
-          <Button data-lets-go onClick={onClose}>
-            Cancel
-          </Button>
-          <Button look="main" type="submit">
-            {thread ? "Change the thread" : "Add the thread"}
-          </Button>
-        </div>
-      </form>
-    </Panel>
+      <div className="grid grid-cols-[1fr_84px] gap-3">
+        <PlainField label="Name or number" value={name} onChange={setName} />
+        <ColourField label="Colour" value={colour} onChange={setColour} />
+      </div>
+    </FormPanel>
   );
 }

@@ -101,15 +101,12 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
   ]);
 
   useEffect(() => {
-    const fresh = wallEvents.takeNew(
-      projectId,
-      saved.elements.map((element) => element.id),
-    );
-    if (fresh.length) select(fresh);
+    // What is gone is selected no more.
     const known = new Set(saved.elements.map((element) => element.id));
-    const kept = selection.filter((id) => known.has(id));
-    if (!fresh.length && kept.length < selection.length) select(kept);
-  }, [projectId, saved, selection, select]);
+    const now = useView.getState().selection;
+    const kept = now.filter((id) => known.has(id));
+    if (kept.length < now.length) select(kept);
+  }, [saved, select]);
 
   useEffect(() => {
     if (!view || !wanted || drawn === null) return;

@@ -9,7 +9,7 @@ import { paintGuides, paintMeasure } from "../../../canvas/guidePainter";
 import type { Guide } from "../../../canvas/guides";
 import { paintBand, paintBox, paintFinding, paintMarks } from "../../../canvas/overlayPainter";
 import type { MapKind } from "../../../state/view";
-import { paintChosenLetter } from "../forms/text/letterMark";
+import { paintChosenLetter } from "../forms/words/letterMark";
 
 /** What a hand does at the moment: the moved elements and where their boxes are by now. */
 export interface Drag {
@@ -68,7 +68,7 @@ export function paintOverlay(ctx: CanvasRenderingContext2D, camera: Camera, rati
       }
       const box = drag?.boxes.get(element.id) ?? element.box;
       paintBox(ctx, box, camera, ratio, single && !element.isLocked);
-      const letters = isFormed(element, "text") ? element.form.letters : [];
+      const letters = isFormed(element, "words") ? element.form.letters : [];
       const letter = letters.find((each) => each.index === marks.letter);
       if (letter && single && !drag) paintChosenLetter(ctx, letter, shown.letterMoved, camera, ratio);
     }

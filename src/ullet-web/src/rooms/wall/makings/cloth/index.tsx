@@ -23,7 +23,7 @@ export const cloth: WallMaking<"cloth"> = {
       <Section title="Cloth & method">
         <ClothAndMethod {...props} />
       </Section>
-      <Section title="Cover" startsOpen={!isFormed(props.element, "text")} brief={coverBrief(props)}>
+      <Section title="Cover" startsOpen={!isFormed(props.element, "words")} brief={coverBrief(props)}>
         <CoverFields {...props} />
       </Section>
       <Section title="Edge match" startsOpen={false} brief="chart and mends">

@@ -1,22 +1,22 @@
 import { useEdits } from "../../../../api/edits";
 import type { LineSettings } from "../../../../api/client";
 import { isFormed, type Made } from "../../../../api/elements";
+import { useCatalogue } from "../../../../api/queries";
 import { Choice } from "../../../../parts/fields/Choice";
 import { NumberField } from "../../../../parts/fields/NumberField";
 import { ThreadSwatch } from "../../../../parts/Swatch";
 import type { ElementProps } from "../../card/elementProps";
 import { newest } from "../../card/newest";
 
-const USUAL_LENGTH = 2.5;
-
 /** Stitch, thread and length of what is sewn without cloth. */
 export function LineFields({ projectId, scene, element }: ElementProps<Made<"line">>) {
   const edits = useEdits(projectId);
+  const usual = useCatalogue().data?.runLength.usual ?? 0;
   const { stitching } = element.making;
   const change = (part: Partial<LineSettings>) =>
     edits.edit((now) => {
       const line = { ...newest(now, element).making.stitching, ...part };
-      return isFormed(element, "text")
+      return isFormed(element, "words")
         ? { edit: "setLettering", elementId: element.id, line }
         : { edit: "setLine", elementId: element.id, line };
     });
@@ -36,7 +36,7 @@ export function LineFields({ projectId, scene, element }: ElementProps<Made<"lin
         />
         <NumberField
           label="Stitch length"
-          value={stitching.stitchLength ?? USUAL_LENGTH}
+          value={stitching.stitchLength ?? usual}
           unit="mm"
           onTyped={(stitchLength) => change({ stitchLength })}
         />

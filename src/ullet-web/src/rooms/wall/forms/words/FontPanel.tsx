@@ -1,8 +1,7 @@
 import { useState } from "react";
 import { useEdits } from "../../../../api/edits";
 import { isMade } from "../../../../api/elements";
-import { Button } from "../../../../parts/Button";
-import { Panel } from "../../../../parts/Panel";
+import { FormPanel } from "../../../../parts/FormPanel";
 import { withUnit } from "../../../../state/lengths";
 import { FontChooser } from "./FontChooser";
 import type { WordsProps } from "../../card/elementProps";
@@ -23,11 +22,12 @@ export function FontPanel({ projectId, scene, element, onClose }: WordsProps & {
   };
 
   return (
-    <Panel
+    <FormPanel
       title={`A font for ${element.name}`}
       size="large"
-      open
-      onOpenChange={(open) => (open ? null : onClose())}
+      action="Use this font"
+      onSent={use}
+      onClose={onClose}
     >
       <p className="mb-2 text-[14px] text-muted">
         At a cap height of {withUnit(capHeight || 40, scene.unit)}
@@ -41,14 +41,6 @@ export function FontPanel({ projectId, scene, element, onClose }: WordsProps & {
         chosen={font}
         onChosen={setFont}
       />
-      <div className="flex justify-end gap-2 pt-3">
-        <Button data-lets-go onClick={onClose}>
-          Cancel
-        </Button>
-        <Button look="main" onClick={() => void use()}>
-          Use this font
-        </Button>
-      </div>
-    </Panel>
+    </FormPanel>
   );
 }

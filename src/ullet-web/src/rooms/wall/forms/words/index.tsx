@@ -4,7 +4,7 @@ import { LetterFields } from "./LetterFields";
 import { WordsFields } from "./WordsFields";
 
 /** Live text. */
-export const text: WallForm<"text"> = {
+export const words: WallForm<"words"> = {
   Above: (props) => (
     <>
       <Section title="Words">

@@ -1,0 +1,21 @@
+import { useId, type TextareaHTMLAttributes } from "react";
+import { FieldFrame } from "./FieldFrame";
+
+interface Props extends TextareaHTMLAttributes<HTMLTextAreaElement> {
+  label: string;
+}
+
+/** A labelled box for several lines. */
+export function AreaBox({ label, ...area }: Props) {
+  const id = useId();
+  return (
+    <FieldFrame id={id} label={label}>
+      <textarea
+        id={id}
+        dir="auto"
+        {...area}
+        className="block w-full resize-none rounded-card px-2 py-1 text-[16px] outline-none"
+      />
+    </FieldFrame>
+  );
+}
