@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using System.Globalization;
-using System.IO.Compression;
 using System.Text;
-using System.Text.RegularExpressions;
+using UglyToad.PdfPig;
+using UglyToad.PdfPig.Content;
+using UglyToad.PdfPig.Core;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 
@@ -17,150 +17,81 @@ public sealed record PdfCutPage(double Width, double Height, ImmutableArray<PdfS
 /// <summary>A stroked line.</summary>
 public sealed record PdfStroke(Contour Contour, bool IsClosed, double Width);
 
-/// <summary>Reads the stroked lines of PDFs back that were written here: pages, transforms, line widths, paths.</summary>
-public static partial class PdfCutReader
+/// <summary>Reads the stroked lines of PDFs back, with a reader of PDF that is not ours.</summary>
+public static class PdfCutReader
 {
     private const double MmPerPoint = 1 / EpsCutWriter.PointsPerMm;
-
-    private const RegexOptions Plain =
-        RegexOptions.NonBacktracking | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant;
 
     /// <returns>The pages, or "cut-file-…" with a sentence.</returns>
     public static Result<ImmutableArray<PdfCutPage>> Read(byte[] file)
     {
-        var text = Encoding.Latin1.GetString(file);
         if (
-            !text.StartsWith("%PDF", StringComparison.Ordinal)
-            || !text.TrimEnd().EndsWith("%%EOF", StringComparison.Ordinal)
+            !file.AsSpan().StartsWith("%PDF"u8)
+            || !Encoding.Latin1.GetString(file).TrimEnd().EndsWith("%%EOF", StringComparison.Ordinal)
         )
         {
-            return new Refusal("cut-file-broken", "file", "This file is not a whole PDF.");
+            return Broken();
         }
-        var objects = Objects()
-            .Matches(text)
-            .GroupBy(match => match.Groups["id"].Value, StringComparer.Ordinal)
-            .ToDictionary(same => same.Key, same => same.First(), StringComparer.Ordinal);
-        var pages = ImmutableArray.CreateBuilder<PdfCutPage>();
-        foreach (var id in PageIds(text, objects))
+        try
         {
-            if (!objects.TryGetValue(id, out var page))
-            {
-                return new Refusal("cut-file-broken", $"object {id}", $"A page of this PDF is missing (object {id}).");
-            }
-            var dictionary = Body(text, page);
-            var box = MediaBox().Match(dictionary);
-            var contents = Contents().Match(dictionary);
-            if (!box.Success || !contents.Success || !objects.TryGetValue(contents.Groups["id"].Value, out var stream))
-            {
-                return new Refusal(
-                    "cut-file-broken",
-                    $"object {id}",
-                    $"A page of this PDF can't be read (object {id})."
-                );
-            }
-            var (width, height) = (Number(box.Groups["width"].Value), Number(box.Groups["height"].Value));
-            pages.Add(
-                new PdfCutPage(
-                    width * MmPerPoint,
-                    height * MmPerPoint,
-                    new PdfStrokes(height, Widths(text, dictionary, objects)).Of(
-                        Encoding.Latin1.GetString(Unpacked(file, text, stream))
-                    )
-                )
-            );
+            using var document = PdfDocument.Open(file);
+            return document.GetPages().Select(Read).ToImmutableArray();
         }
-        return pages.ToImmutable();
-    }
-
-    /// <summary>The line widths that a page's graphics states set, by their names.</summary>
-    private static Dictionary<string, double> Widths(string text, string page, Dictionary<string, Match> objects) =>
-        States()
-            .Matches(page)
-            .Where(state => objects.ContainsKey(state.Groups["id"].Value))
-            .Select(state =>
-                (Name: state.Groups["name"].Value, Width: Width().Match(Body(text, objects[state.Groups["id"].Value])))
+        catch (Exception wrong)
+            when (wrong
+                    is PdfDocumentFormatException
+                        or InvalidOperationException
+                        or InvalidDataException
+                        or ArgumentException
             )
-            .Where(state => state.Width.Success)
-            .ToDictionary(
-                state => state.Name,
-                state => Number(state.Width.Groups["width"].Value),
-                StringComparer.Ordinal
-            );
-
-    /// <summary>The pages in their order: of many pages a PDF makes a tree.</summary>
-    private static IEnumerable<string> PageIds(string text, Dictionary<string, Match> objects)
-    {
-        var roots = objects
-            .Where(pair =>
-                IsNode(Body(text, pair.Value)) && !Body(text, pair.Value).Contains("/Parent", StringComparison.Ordinal)
-            )
-            .Select(pair => pair.Key);
-        var open = new Stack<string>(roots);
-        var seen = new HashSet<string>(StringComparer.Ordinal);
-        while (open.TryPop(out var id))
         {
-            var body = objects.TryGetValue(id, out var found) ? Body(text, found) : "";
-            if (!seen.Add(id))
-            {
-                continue;
-            }
-            if (!IsNode(body))
-            {
-                yield return id;
-                continue;
-            }
-            var kids = Reference().Matches(Kids().Match(body).Groups["ids"].Value);
-            foreach (var kid in kids.Reverse())
-            {
-                open.Push(kid.Groups["id"].Value);
-            }
+            return Broken();
         }
     }
 
-    private static bool IsNode(string body) => body.Contains("/Type /Pages", StringComparison.Ordinal);
+    private static Refusal Broken() => new("cut-file-broken", "file", "This file is not a whole PDF.");
 
-    private static string Body(string text, Match start)
-    {
-        var end = text.IndexOf("endobj", start.Index, StringComparison.Ordinal);
-        return text[start.Index..(end < 0 ? text.Length : end)];
-    }
+    private static PdfCutPage Read(Page page) =>
+        new(
+            page.Width * MmPerPoint,
+            page.Height * MmPerPoint,
+            [
+                .. page
+                    .Paths.Where(path => path.IsStroked)
+                    .SelectMany(path => path.Select(part => Stroke(part, path.LineWidth, page.Height)))
+                    .OfType<PdfStroke>(),
+            ]
+        );
 
-    private static byte[] Unpacked(byte[] file, string text, Match start)
+    /// <summary>One line of a path; null where it has no length.</summary>
+    private static PdfStroke? Stroke(PdfSubpath part, double width, double pageHeight)
     {
-        var at = text.IndexOf("stream", start.Index, StringComparison.Ordinal) + "stream".Length;
-        at += text[at] == '\r' ? 2 : 1;
-        var end = text.IndexOf("endstream", at, StringComparison.Ordinal);
-        var dictionary = text[start.Index..at];
-        if (!dictionary.Contains("FlateDecode", StringComparison.Ordinal))
+        Point Mm(PdfPoint at) => new(at.X * MmPerPoint, (pageHeight - at.Y) * MmPerPoint);
+        var curves = new List<Curve>();
+        var isClosed = part.IsClosed();
+        foreach (var command in part.Commands)
         {
-            return file[at..end];
+            switch (command)
+            {
+                case PdfSubpath.Line line:
+                    curves.Add(Curve.Line(Mm(line.From), Mm(line.To)));
+                    break;
+                case PdfSubpath.CubicBezierCurve curve:
+                    curves.Add(
+                        Curve.Cubic(
+                            Mm(curve.StartPoint),
+                            Mm(curve.FirstControlPoint),
+                            Mm(curve.SecondControlPoint),
+                            Mm(curve.EndPoint)
+                        )
+                    );
+                    break;
+                case PdfSubpath.Close
+                    when curves.Count > 0 && curves[^1].End.DistanceTo(curves[0].Start) > Tolerance.Same:
+                    curves.Add(Curve.Line(curves[^1].End, curves[0].Start));
+                    break;
+            }
         }
-        using var packed = new ZLibStream(new MemoryStream(file, at, end - at), CompressionMode.Decompress);
-        using var plain = new MemoryStream();
-        packed.CopyTo(plain);
-        return plain.ToArray();
+        return curves.Count == 0 ? null : new PdfStroke(new Contour([.. curves]), isClosed, width);
     }
-
-    internal static double Number(string text) => double.Parse(text, NumberStyles.Float, CultureInfo.InvariantCulture);
-
-    [GeneratedRegex(@"^(?<id>[0-9]+) 0 obj\b", Plain | RegexOptions.Multiline)]
-    private static partial Regex Objects();
-
-    [GeneratedRegex(@"/Kids \[(?<ids>[^\]]*)\]", Plain)]
-    private static partial Regex Kids();
-
-    [GeneratedRegex(@"(?<id>[0-9]+) 0 R", Plain)]
-    private static partial Regex Reference();
-
-    [GeneratedRegex(@"/MediaBox \[0 0 (?<width>[0-9.]+) (?<height>[0-9.]+)\]", Plain)]
-    private static partial Regex MediaBox();
-
-    [GeneratedRegex(@"(?<name>/G[0-9]+) (?<id>[0-9]+) 0 R", Plain)]
-    private static partial Regex States();
-
-    [GeneratedRegex(@"/LW (?<width>[0-9.]+)", Plain)]
-    private static partial Regex Width();
-
-    [GeneratedRegex(@"/Contents (?<id>[0-9]+) 0 R", Plain)]
-    private static partial Regex Contents();
 }

@@ -26,6 +26,17 @@ export function ClothSwatch({ cloth, size = 18 }: { cloth?: Cloth; size?: number
   );
 }
 
+/** A thread's colour where its name stands beside it. */
+export function ThreadDot({ colour }: { colour?: string }) {
+  return (
+    <span
+      aria-hidden
+      className="inline-block size-4 shrink-0 rounded-full border border-ink/30"
+      style={{ backgroundColor: colour }}
+    />
+  );
+}
+
 /** A wound spool seen from the side. */
 export function ThreadSwatch({ colour, size = 18 }: { colour: string; size?: number }) {
   return (

@@ -10,6 +10,7 @@ import { NumberField } from "../../parts/fields/NumberField";
 import { CutterReport } from "./CutterReport";
 import type { Corner, Cutter } from "./useCutter";
 import { Tick } from "../../parts/fields/Tick";
+import { Pill } from "../../parts/Pill";
 
 interface Props {
   scene: Scene;
@@ -144,9 +145,7 @@ function Step({ number, title, children }: { number: number; title: string; chil
   return (
     <li className="space-y-1.5 px-4 py-2.5">
       <h2 className="flex items-center gap-2 font-semibold">
-        <span className="inline-flex size-6 items-center justify-center rounded-full bg-verdigris text-[13px] text-white">
-          {number}
-        </span>
+        <Pill filled>{number}</Pill>
         {title}
       </h2>
       {children}

@@ -36,16 +36,15 @@ export function CuttingTable() {
   return (
     <main className="flex min-h-0 flex-1" data-state="idle">
       <h1 className="sr-only">Cutting table</h1>
-      <div className="flex min-w-0 flex-1 flex-col">
-        <ClothTabs
-          scene={scene}
-          chosen={cloth.clothId}
-          outdated={new Set(exports.filter((each) => !each.isCurrent).map((each) => each.clothId))}
-          onChosen={(clothId) => {
-            setAt({ clothId, sheet: 1 });
-            setChosen([]);
-          }}
-        />
+      <ClothTabs
+        scene={scene}
+        chosen={cloth.clothId}
+        outdated={new Set(exports.filter((each) => !each.isCurrent).map((each) => each.clothId))}
+        onChosen={(clothId) => {
+          setAt({ clothId, sheet: 1 });
+          setChosen([]);
+        }}
+      >
         <SheetBar
           {...room}
           sheets={sheets}
@@ -73,7 +72,7 @@ export function CuttingTable() {
             </>
           )}
         </div>
-      </div>
+      </ClothTabs>
       <TableCard {...room} />
     </main>
   );

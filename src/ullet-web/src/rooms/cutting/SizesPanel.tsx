@@ -6,6 +6,7 @@ import { Choice } from "../../parts/fields/Choice";
 import { LengthField } from "../../parts/fields/LengthField";
 import { useSaveFile } from "../../parts/useSaveFile";
 import { markOf, toggled, type TableProps } from "./tableProps";
+import { Pill } from "../../parts/Pill";
 
 const ROLES = [
   { value: "cut", label: "cut" },
@@ -104,9 +105,7 @@ function ShapeHead(props: {
       className="flex w-full items-center gap-2 rounded-md text-left font-semibold hover:text-indigo"
       onClick={(event) => onChosen(event.shiftKey)}
     >
-      <span className="inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-ink text-[13px]">
-        {number}
-      </span>
+      <Pill>{number}</Pill>
       {shape.name}
       {shape.copy > 0 ? <span className="font-normal text-muted">copy {shape.copy + 1}</span> : null}
     </button>

@@ -1,6 +1,7 @@
 import type { Rehearsal } from "../../api/client";
 import { duration } from "../../state/lengths";
 import { pointsDone, secondsDone, type Position } from "./playback";
+import { ThreadDot } from "../../parts/Swatch";
 
 /** Stitches, time and thread. */
 export function RehearsalFacts({ rehearsal, at }: { rehearsal: Rehearsal; at: Position }) {
@@ -24,13 +25,7 @@ export function RehearsalFacts({ rehearsal, at }: { rehearsal: Rehearsal; at: Po
       <ul className="space-y-1">
         {rehearsal.threadUse.map((use) => (
           <li key={use.thread} className="flex items-center gap-2">
-            <span
-              aria-hidden
-              className="inline-block size-4 rounded-full border border-ink/30"
-              style={{
-                backgroundColor: rehearsal.threads.find((known) => known.number === use.thread)?.colour,
-              }}
-            />
+            <ThreadDot colour={rehearsal.threads.find((known) => known.number === use.thread)?.colour} />
             {use.name}
             <span className="ml-auto">{use.metres.toFixed(1)} m</span>
           </li>

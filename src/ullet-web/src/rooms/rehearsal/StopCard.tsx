@@ -4,6 +4,7 @@ import type { Rehearsal } from "../../api/client";
 import { Button, buttonClass } from "../../parts/Button";
 import { duration } from "../../state/lengths";
 import type { Position } from "./playback";
+import { ThreadDot } from "../../parts/Swatch";
 
 interface Props {
   projectId: string;
@@ -72,10 +73,7 @@ export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Pr
         {now.ownerName}, {now.role}
       </p>
       <p className="flex items-center gap-2">
-        <span
-          className="inline-block size-4 rounded-full border border-ink/30"
-          style={{ backgroundColor: thread?.colour }}
-        />
+        <ThreadDot colour={thread?.colour} />
         {thread?.name} · block {now.block}
       </p>
       <p className="mt-1 text-[14px] text-muted">

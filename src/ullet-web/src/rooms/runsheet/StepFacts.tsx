@@ -9,6 +9,7 @@ import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { HandStepPanel } from "./HandStepPanel";
 import { SideView } from "./SideView";
+import { Note } from "../../parts/Note";
 
 interface Props {
   projectId: string;
@@ -38,9 +39,9 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
           <p className="ml-auto text-[13px] whitespace-nowrap text-muted">about {duration(step.seconds)}</p>
         </div>
         {step.order.broken.map((reason) => (
-          <p key={reason} className="rounded-card border border-madder bg-madder-pale px-3 py-1.5">
+          <Note key={reason} look="wrong">
             {reason}
-          </p>
+          </Note>
         ))}
         <StepText
           step={step}

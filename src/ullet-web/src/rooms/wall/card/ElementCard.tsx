@@ -15,6 +15,7 @@ import type { ElementProps } from "./elementProps";
 import { MadeAs } from "./MadeAs";
 import { SizeAndPlace } from "./SizeAndPlace";
 import { StateButtons } from "./StateButtons";
+import { Note } from "../../../parts/Note";
 
 /** The card of one selected element. */
 export function ElementCard({ projectId, scene, element }: ElementProps) {
@@ -50,11 +51,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         </IconButton>
       </div>
       {element.isLocked ? (
-        <p className="mx-4 mb-2 rounded-card bg-chalk px-3 py-1.5 text-[14px]">
+        <Note className="mx-4 mb-2">
           {element.isPatternPart
             ? `${element.name} is a part of the pattern; its size follows the pattern’s.`
             : `${element.name} is locked: it is not moved, resized or deleted until you unlock it under Arrange.`}
-        </p>
+        </Note>
       ) : null}
       {element.isPatternPart ? null : <MadeAs {...props} />}
       {isZone ? null : (

@@ -10,6 +10,7 @@ import { FormPanel } from "../../../parts/FormPanel";
 import { ClothSwatch } from "../../../parts/Swatch";
 import { ClothPhoto } from "./ClothPhoto";
 import { Tick } from "../../../parts/fields/Tick";
+import { Note } from "../../../parts/Note";
 
 interface Props {
   projectId: string;
@@ -95,11 +96,11 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
         onChanged={(on) => setDraft((now) => ({ ...now, isDeepPile: on }))}
       />
       {preset && draft.kind !== "stabiliser" ? (
-        <p className="rounded-card bg-chalk px-3 py-1.5 text-[13px] text-muted">
+        <Note look="quiet">
           Stabiliser: {preset.stabiliser}. Needle: {preset.needle}.
           {preset.topping ? ` Topping: ${preset.topping}.` : ""} Covers on it begin with numbers that suit it;
           numbers set by hand stay.
-        </p>
+        </Note>
       ) : null}
       <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft((now) => ({ ...now, swatch }))} />
       {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}

@@ -2,6 +2,7 @@ import { TextButton } from "../../../../parts/TextButton";
 import type { ElementProps } from "../../card/elementProps";
 import { useOffers } from "../../hands/useOffers";
 import type { WallMaking } from "../module";
+import { Note } from "../../../../parts/Note";
 
 /** A shape that only serves others. */
 export const construction: WallMaking<"construction"> = {
@@ -18,10 +19,10 @@ function Served({ projectId, scene, element }: ElementProps) {
     .filter((other) => element.neededBy.includes(other.id))
     .map((other) => other.name);
   return (
-    <p className="mx-4 mb-2 rounded-card bg-chalk px-3 py-1.5 text-[14px]">
+    <Note className="mx-4 mb-2">
       Neither sewn nor cut.{" "}
       {served.length ? `It serves ${served.join(", ")}.` : "Nothing is made with it yet."}{" "}
       <TextButton onClick={offers.construction.run}>{offers.construction.label}</TextButton>
-    </p>
+    </Note>
   );
 }
