@@ -75,7 +75,10 @@ internal static class UiBench
         using var preview = await client.PostAsync("/api/import", form);
         var token = (string)JsonNode.Parse(await preview.Content.ReadAsStringAsync())!["token"]!;
         using var made = await client.PostAsJsonAsync("/api/projects", new { importToken = token });
-        return (string)JsonNode.Parse(await made.Content.ReadAsStringAsync())!["id"]!;
+        var answer = await made.Content.ReadAsStringAsync();
+        return made.IsSuccessStatusCode
+            ? (string)JsonNode.Parse(answer)!["id"]!
+            : throw new InvalidOperationException($"The project was not taken: {answer}");
     }
 
     private static async Task<JsonNode> Scene(HttpClient client, string id) =>
@@ -85,7 +88,11 @@ internal static class UiBench
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run");
-        var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        var driver = new ChromeDriver(
+            ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"),
+            options,
+            TimeSpan.FromMinutes(3)
+        );
         driver.ExecuteCdpCommand(
             "Emulation.setDeviceMetricsOverride",
             new Dictionary<string, object?>
@@ -103,13 +110,21 @@ internal static class UiBench
     {
         driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromMinutes(2);
         driver.Navigate().GoToUrl(new Uri(address, $"/p/{id}/wall"));
-        driver.ExecuteAsyncScript(
-            """
-            const done = arguments[arguments.length - 1];
-            const look = () => document.querySelector('[role=application][data-state=idle]') ? done() : requestAnimationFrame(look);
-            look();
-            """
-        );
+        try
+        {
+            driver.ExecuteAsyncScript(
+                """
+                const done = arguments[arguments.length - 1];
+                const look = () => document.querySelector('[role=application][data-state=idle]') ? done() : requestAnimationFrame(look);
+                look();
+                """
+            );
+        }
+        catch (OpenQA.Selenium.WebDriverTimeoutException late)
+        {
+            var shown = driver.ExecuteScript("return document.body.innerText.slice(0, 400);");
+            throw new InvalidOperationException($"The wall is not drawn after two minutes. The page shows: {shown}", late);
+        }
     }
 
     /// <summary>How long the wall took to be drawn whole, from the marks that it leaves.</summary>
