@@ -123,7 +123,10 @@ internal static class UiBench
         catch (OpenQA.Selenium.WebDriverTimeoutException late)
         {
             var shown = driver.ExecuteScript("return document.body.innerText.slice(0, 400);");
-            throw new InvalidOperationException($"The wall is not drawn after two minutes. The page shows: {shown}", late);
+            throw new InvalidOperationException(
+                $"The wall is not drawn after two minutes. The page shows: {shown}",
+                late
+            );
         }
     }
 
