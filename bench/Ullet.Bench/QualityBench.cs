@@ -50,6 +50,18 @@ internal static class QualityBench
         {
             holds &= Row("random outlines", [.. QualitySamples.Random(RandomCount)]);
         }
+        if (Wanted("nasty"))
+        {
+            holds &= SewnBench.Run("nasty", SewnBench.Nasty());
+        }
+        if (Wanted("sewn"))
+        {
+            holds &= SewnBench.Run(
+                "letters 25 mm",
+                [.. QualitySamples.Fonts(25).Select(each => (each.Name, each.Regions))]
+            );
+            holds &= SewnBench.Run("icons", [.. QualitySamples.Icons()]);
+        }
         return holds;
     }
 

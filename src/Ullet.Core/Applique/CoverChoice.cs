@@ -94,8 +94,8 @@ public static class CoverChoice
                 | (underlay.EdgeRuns ? UnderlayKinds.EdgeRuns : UnderlayKinds.None)
                 | (underlay.Zigzag ? UnderlayKinds.Zigzag : UnderlayKinds.None);
         }
-        // Under an open cover more than one run would show.
-        return CoverTable.Of(kind).IsDense ? null : UnderlayKinds.CentreRun;
+        // Between loose strokes it would show.
+        return CoverTable.Of(kind).IsDense ? null : UnderlayKinds.None;
     }
 
     private static ImmutableArray<StretchNumbers> Stretches(AppliqueElement piece, IAppliqueMethod method) =>

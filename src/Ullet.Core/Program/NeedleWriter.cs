@@ -12,16 +12,25 @@ internal sealed class NeedleWriter
     /// <summary>Needle points are kept to this, mm.</summary>
     internal const double Grid = 0.01;
 
+    private const int MostRemembered = 64;
+
+    /// <summary>Nearer than this the needle is there already, mm: no machine sews a stitch so short.</summary>
+    private const double Here = 0.1;
+
     private readonly ImmutableArray<NeedleCommand>.Builder _commands = ImmutableArray.CreateBuilder<NeedleCommand>();
+    private readonly ImmutableArray<NeedleRole>.Builder _roles = ImmutableArray.CreateBuilder<NeedleRole>();
+
+    /// <summary>Where the needle went in since the thread was last cut, the newest last; as many as a lock may need.</summary>
+    private readonly List<Point> _section = [];
+    private NeedleRole _role;
     private Point? _needle;
-    private Point _before;
-    private int _edge = -1;
 
     /// <summary>Writes one step: a block for each thread that it is sewn with, its own first.</summary>
     /// <param name="stitches">Its runs, in order.</param>
-    /// <param name="hidden">The longest travel between edges that does not show, mm; what is longer is trimmed.</param>
+    /// <param name="mayTravel">Whether the needle may travel from one place to another without a trim, as the thread is hidden there;
+    /// it is told which runs are sewn and which are still to come.</param>
     /// <param name="sectionEnds">True when the thread is cut after the step.</param>
-    internal List<NeedleBlock> Write(StepStitches stitches, double hidden, bool sectionEnds)
+    internal List<NeedleBlock> Write(StepStitches stitches, TravelJudge mayTravel, bool sectionEnds)
     {
         var blocks = new List<NeedleBlock>();
         var threads = stitches
@@ -36,30 +45,35 @@ internal sealed class NeedleWriter
         for (var i = 0; i < threads.Count; i++)
         {
             _commands.Clear();
-            _edge = -1;
+            _roles.Clear();
             var runs = threads.Count == 1 ? stitches.Runs : stitches.Runs.RemoveAll(run => run.ThreadId != threads[i]);
-            foreach (var group in InTravelOrder(runs))
+            StitchRun[] ordered = [.. InTravelOrder(runs).SelectMany(group => group)];
+            for (var k = 0; k < ordered.Length; k++)
             {
-                foreach (var run in group)
+                Budget.Spend();
+                Travel(ordered, k, mayTravel);
+                _role = ordered[k].Kind switch
                 {
-                    Budget.Spend();
-                    Travel(run, hidden);
-                    Sew(run.Points);
-                }
+                    RunKind.Line => NeedleRole.Line,
+                    RunKind.Underlay => NeedleRole.Underlay,
+                    RunKind.Top => NeedleRole.Top,
+                };
+                Sew(ordered[k].Points);
             }
             if (sectionEnds || i + 1 < threads.Count)
             {
                 Cut();
             }
-            blocks.Add(new NeedleBlock(threads[i], _commands.ToImmutable()));
+            blocks.Add(new NeedleBlock(threads[i], _commands.ToImmutable(), _roles.ToImmutable()));
         }
         return blocks;
     }
 
-    /// <summary>Edges in an order of little travel; the runs of one edge stay together and in order.</summary>
+    /// <summary>Groups in an order of little travel; the runs of one group stay together and in order.</summary>
     private List<List<StitchRun>> InTravelOrder(ImmutableArray<StitchRun> runs)
     {
         var groups = new List<List<StitchRun>>();
+        var known = new Dictionary<int, List<StitchRun>>();
         foreach (var run in runs)
         {
             Budget.Spend();
@@ -67,44 +81,46 @@ internal sealed class NeedleWriter
             {
                 continue;
             }
-            if (groups.Find(group => group[0].Edge == run.Edge) is { } known)
+            if (!known.TryGetValue(run.Group, out var group))
             {
-                known.Add(run);
+                known[run.Group] = group = [];
+                groups.Add(group);
             }
-            else
-            {
-                groups.Add([run]);
-            }
+            group.Add(run);
         }
         var parts = groups.ConvertAll(group => new SewnPart(group[0].Points[0], group[^1].Points[^1]));
         return [.. TravelOrder.Of(parts, _needle).Select(i => groups[i])];
     }
 
-    private void Travel(StitchRun run, double hidden)
+    private void Travel(StitchRun[] runs, int next, TravelJudge mayTravel)
     {
-        var target = run.Points[0].Rounded(Grid);
-        var otherEdge = _edge >= 0 && run.Edge != _edge;
-        _edge = run.Edge;
+        var target = runs[next].Points[0].Rounded(Grid);
         if (_needle is { } at)
         {
-            var distance = at.DistanceTo(target);
-            if (distance <= StitchDefaults.TrimOver && !(otherEdge && distance > hidden))
+            if (at.DistanceTo(target) < Here)
             {
+                return;
+            }
+            var isShort = at.DistanceTo(target) <= StitchDefaults.TrimOver;
+            if (isShort && mayTravel(at, target, runs.AsMemory(next), runs.AsMemory(0, next)))
+            {
+                _role = NeedleRole.Travel;
                 Line(at, target, StitchDefaults.RunLength);
                 return;
             }
             Cut();
         }
-        _commands.Add(new NeedleCommand(NeedleKind.Jump, target));
+        Add(NeedleKind.Jump, target, NeedleRole.Travel);
         _needle = target;
-        Lock(run.Points);
+        Lock(runs[next].Points);
     }
 
     /// <summary>Locks at the start of a section: to and fro along the first stitches.</summary>
     private void Lock(ImmutableArray<Point> points)
     {
+        _role = NeedleRole.Lock;
         var start = points[0].Rounded(Grid);
-        var ahead = new ArcLength(points).At(StitchDefaults.LockLength).Rounded(Grid);
+        var ahead = LockPlace(start, points);
         Put(start);
         for (var i = 0; i < StitchDefaults.LockCount; i++)
         {
@@ -119,14 +135,35 @@ internal sealed class NeedleWriter
         {
             return;
         }
-        var back = (_before - end).Unit() * Math.Min(StitchDefaults.LockLength, _before.DistanceTo(end));
-        var near = (end + back).Rounded(Grid);
+        _role = NeedleRole.Lock;
+        var near = LockPlace(end, _section.AsEnumerable().Reverse());
         for (var i = 0; i < StitchDefaults.LockCount; i++)
         {
             Put(i % 2 == 0 ? near : end);
         }
-        _commands.Add(new NeedleCommand(NeedleKind.Trim, near));
+        Add(NeedleKind.Trim, near, NeedleRole.Lock);
         _needle = null;
+        _section.Clear();
+    }
+
+    /// <summary>Where a lock's other hole lies: towards the first stitch that goes clear of the end, a lock's length away or as far as
+    /// the thread goes.</summary>
+    /// <param name="end">The thread's end, mm.</param>
+    /// <param name="along">Needle points from there on.</param>
+    private static Point LockPlace(Point end, IEnumerable<Point> along)
+    {
+        var farthest = end;
+        foreach (var point in along)
+        {
+            Budget.Spend();
+            farthest = point.DistanceTo(end) > farthest.DistanceTo(end) ? point : farthest;
+            if (farthest.DistanceTo(end) >= StitchDefaults.LockLength / 2)
+            {
+                break;
+            }
+        }
+        var away = farthest - end;
+        return (end + (away.Unit() * Math.Min(StitchDefaults.LockLength, away.Length))).Rounded(Grid);
     }
 
     private void Sew(ImmutableArray<Point> points)
@@ -136,11 +173,7 @@ internal sealed class NeedleWriter
             Budget.Spend();
             var target = points[i].Rounded(Grid);
             var distance = target.DistanceTo(_needle!.Value);
-            if (distance < Grid / 2)
-            {
-                continue;
-            }
-            if (distance < StitchDefaults.ShortestStitch && i + 1 < points.Length)
+            if (distance < (i + 1 < points.Length ? StitchDefaults.ShortestStitch : Here))
             {
                 continue;
             }
@@ -171,14 +204,24 @@ internal sealed class NeedleWriter
         return Point.Dot(away, away) < Grid * Grid / 4;
     }
 
+    private void Add(NeedleKind kind, Point at, NeedleRole role)
+    {
+        _commands.Add(new NeedleCommand(kind, at));
+        _roles.Add(role);
+    }
+
     private void Put(Point at)
     {
         if (_needle is { } needle && IsSame(needle, at) && _commands is [.., { Kind: NeedleKind.Stitch }])
         {
             return;
         }
-        _before = _needle ?? at;
-        _commands.Add(new NeedleCommand(NeedleKind.Stitch, at));
+        Add(NeedleKind.Stitch, at, _role);
+        if (_section.Count == MostRemembered)
+        {
+            _section.RemoveRange(0, MostRemembered / 2);
+        }
+        _section.Add(at);
         _needle = at;
     }
 }
@@ -186,4 +229,21 @@ internal sealed class NeedleWriter
 /// <summary>What is sewn of a step with one thread.</summary>
 /// <param name="ThreadId">A thread of its own; null for the step's.</param>
 /// <param name="Commands">Jumps, needle points and trims.</param>
-internal readonly record struct NeedleBlock(string? ThreadId, ImmutableArray<NeedleCommand> Commands);
+/// <param name="Roles">What each of them is for.</param>
+internal readonly record struct NeedleBlock(
+    string? ThreadId,
+    ImmutableArray<NeedleCommand> Commands,
+    ImmutableArray<NeedleRole> Roles
+);
+
+/// <summary>Whether the needle may travel from one place to another without a trim.</summary>
+/// <param name="from">Where it stands, mm.</param>
+/// <param name="to">Where it goes, mm.</param>
+/// <param name="later">The runs that are still to be sewn, the next one first.</param>
+/// <param name="sewn">Those that are sewn.</param>
+internal delegate bool TravelJudge(
+    Point from,
+    Point to,
+    ReadOnlyMemory<StitchRun> later,
+    ReadOnlyMemory<StitchRun> sewn
+);

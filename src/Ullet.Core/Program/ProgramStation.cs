@@ -25,7 +25,7 @@ public sealed record ProgramInput(
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 5;
+    public int Version => 6;
 
     public long Bytes(StitchProgram output) => output.Bytes;
 
@@ -125,7 +125,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         var threads = used.Select((id, i) => Describe(input.Project.FindThread(id)!, i + 1)).ToImmutableArray();
         var compiled = ImmutableArray.CreateBuilder<ProgramStep>();
         var needle = new NeedleWriter();
-        var hidden = new HiddenTravel(steps);
+        var sight = new TravelSight(steps, input.Stitches);
         var block = 0;
         var freshBlock = true;
         string? lastThread = null;
@@ -162,7 +162,12 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                 || next.Stage.ThreadId != step.Stage.ThreadId
                 || StageTable.Of(step.Stage.Id).IsTakenOut
                 || StageTable.Of(next.Stage.Id).IsTakenOut;
-            var sewn = needle.Write(input.Stitches[step.Key], hidden.Longest(step.Stage), sectionEnds);
+            var number = i;
+            var sewn = needle.Write(
+                input.Stitches[step.Key],
+                (from, to, later, done) => sight.MayTravel(from, to, number, later, done),
+                sectionEnds
+            );
             for (var part = 0; part < sewn.Count; part++)
             {
                 Budget.Spend();
@@ -182,6 +187,9 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                         handsNext && part == sewn.Count - 1,
                         sewn[part].Commands
                     )
+                    {
+                        Roles = sewn[part].Roles,
+                    }
                 );
             }
         }

@@ -60,6 +60,9 @@ public sealed record ProgramStitches(
     ImmutableArray<NeedleCommand> Commands
 ) : ProgramStep(Key, OwnerName)
 {
+    /// <summary>What each command is for; empty for a program that was read from a file that does not tell.</summary>
+    public ImmutableArray<NeedleRole> Roles { get; init; } = [];
+
     public int StitchCount => Commands.Count(command => command.Kind == NeedleKind.Stitch);
 
     /// <summary>Where the needle goes in for the step itself: without the locks and the trim that end the thread of the step before.</summary>

@@ -83,14 +83,14 @@ public sealed class SatinCoverTests
     }
 
     [Fact]
-    public void Cover_WithCorners_BeginsAtItsLowestCornerAndEndsBeyondIt()
+    public void Cover_WithCorners_BeginsClearOfThemAndEndsBeyondItsStart()
     {
         var region = SampleOutlines.All["heart"]();
         var points = Make(region).Runs[^1].Points;
-        var tip = region.Shell.Points.MaxBy(p => p.Y);
+        var start = Point.Lerp(points[0], points[1], 0.5);
         var end = Point.Lerp(points[^1], points[^2], 0.5);
-        Assert.InRange(points[0].DistanceTo(tip), 0, 2.5);
-        Assert.InRange(end.DistanceTo(tip), 0.8, 3.0);
+        Assert.All(region.Shell.Corners(), corner => Assert.True(region.Shell.Points[corner].DistanceTo(start) > 2.5));
+        Assert.InRange(end.DistanceTo(start), 0.8, 3.0);
     }
 
     [Theory]

@@ -13,10 +13,12 @@ internal static class BeanCover
     internal static StepStitches Make(ImmutableArray<Region> regions, CoverNumbers cover, VisibleEdge? visible = null)
     {
         var lines = visible is null
-            ? InsetLine
-                .Of(regions, cover.Inset)
-                .Select(StartPoint.Choose)
-                .Select((ring, i) => (Edge: i, Points: RunStitch.Round(ring, cover.UnitLength)))
+            ? EntryChoice
+                .Of(InsetLine.Of(regions, cover.Inset))
+                .Select(
+                    (entry, i) =>
+                        (Edge: i, Points: RunStitch.Round(entry.Ring.StartingAt(entry.Start), cover.UnitLength))
+                )
             : CoverEdges
                 .Of(regions, new CoverBand(Math.Max(0, -cover.Inset), Math.Max(0, cover.Inset)), visible)
                 .Select(edge => (Edge: edge.Ring, Points: RunStitch.Along(Line(edge, cover.Inset), cover.UnitLength)));

@@ -49,15 +49,20 @@ internal static class CoverEdges
             .Where(ring => ring.Points.Length >= 3)
             .Select(SmallSteps.Removed)
             .ToList();
+        var whole = Enumerable
+            .Range(0, rings.Count)
+            .Where(number => (visible is null || visible.WholeRings.Contains(number)) && !IsSpeck(rings[number]))
+            .ToList();
+        var starts = new int[rings.Count];
+        foreach (var (number, entry) in whole.Zip(EntryChoice.Of(whole.ConvertAll(number => rings[number]))))
+        {
+            (rings[number], starts[number]) = entry;
+        }
         var sides = new SatinSides(rings, band);
-        for (var number = 0; number < rings.Count; number++)
+        foreach (var number in whole)
         {
             Budget.Spend();
-            if ((visible is not null && !visible.WholeRings.Contains(number)) || IsSpeck(rings[number]))
-            {
-                continue;
-            }
-            var start = StartPoint.Of(rings[number]);
+            var start = starts[number];
             var legs = sides.Legs(number, start, bandOf);
             yield return new CoverEdge(number, legs, true, rings[number].Points[start])
             {

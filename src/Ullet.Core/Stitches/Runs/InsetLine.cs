@@ -7,9 +7,19 @@ namespace Ullet.Core.Stitches;
 /// <summary>The line at a distance inside the edges of an outline.</summary>
 /// <remarks>Each leg between corners is moved by itself, and legs are cut where they meet; when every point of the result keeps
 /// its distance from every edge, that is the line. Else edges are in each other's way, and the whole outline is moved, which
-/// costs many times as much.</remarks>
+/// costs many times as much. Where that leaves edges free because the piece is narrower than twice the distance, the line runs
+/// along its middle there.</remarks>
 internal static class InsetLine
 {
+    /// <summary>A ring shorter than this can't be sewn, mm.</summary>
+    private const double Shortest = 1;
+
+    /// <summary>A part is held by a line at least so long, mm.</summary>
+    private const double LeastLine = 6;
+
+    /// <summary>A line lies no nearer to the edge than half of this, mm.</summary>
+    private const double Least = 0.4;
+
     /// <summary>Angle between points of a round corner, degrees: 0.02 mm of chord error at 6 mm.</summary>
     private const double ArcStep = 9;
 
@@ -27,9 +37,41 @@ internal static class InsetLine
         {
             return [.. regions.SelectMany(region => region.Rings)];
         }
-        return (distance > 0 ? Moved(regions, distance) : null)
-            ?? [.. RegionOffset.By(regions, -distance).SelectMany(region => region.Rings)];
+        return distance < 0
+            ? [.. RegionOffset.By(regions, -distance).SelectMany(region => region.Rings)]
+            : [.. regions.SelectMany(region => Inside([region], distance))];
     }
+
+    /// <summary>The line inside a part. What is hardly wider than twice the distance all round has no middle line to speak of: there it
+    /// lies nearer to the edge.</summary>
+    private static IEnumerable<Ring> Inside(ImmutableArray<Region> part, double distance)
+    {
+        var line = Whole(part, distance).Where(ring => ring.Length >= Shortest).ToList();
+        return line.Sum(ring => ring.Length) < LeastLine && distance > Least ? Inside(part, distance / 2) : line;
+    }
+
+    private static ImmutableArray<Ring> Whole(ImmutableArray<Region> part, double distance)
+    {
+        if (Moved(part, distance) is { } moved)
+        {
+            return moved;
+        }
+        ImmutableArray<Ring> line = [.. RegionOffset.By(part, -distance).SelectMany(region => region.Rings)];
+        return IsHeld(part, line, distance) ? line : [.. NarrowInset.Of(part, distance)];
+    }
+
+    private static bool IsHeld(ImmutableArray<Region> regions, ImmutableArray<Ring> line, double distance) =>
+        NarrowInset
+            .LongestFree(
+                regions
+                    .SelectMany(region => region.Rings)
+                    .Where(ring => !CoverEdges.IsSpeck(ring))
+                    .Select(ring => (IReadOnlyList<Point>)[.. ring.Points, ring.Points[0]]),
+                line,
+                Math.Max(distance + NarrowInset.Slack, NarrowInset.AtCorners * distance)
+            )
+            .Length
+        <= NarrowInset.Free / 2;
 
     /// <summary>The line leg by leg; null where edges are in each other's way.</summary>
     internal static ImmutableArray<Ring>? Moved(ImmutableArray<Region> regions, double distance)
@@ -71,7 +113,10 @@ internal static class InsetLine
             {
                 corner[i].AddRange(Arc(at, before[^1], legs[i][0]));
             }
-            else if (!Cut(before, legs[i], at, CutWithin * distance))
+            else if (
+                !Cut(before, legs[i], at, CutWithin * distance)
+                || legs[i][0].DistanceTo(at) > NarrowInset.MitreLimit * distance
+            )
             {
                 return null;
             }

@@ -13,12 +13,16 @@ public enum RunKind
 
 /// <summary>Needle points sewn one after the other without travel, mm.</summary>
 /// <param name="Kind">What the run is for.</param>
-/// <param name="Edge">Which edge of the outline it belongs to; travel to another edge may not show.</param>
+/// <param name="Edge">Which edge of the outline it belongs to.</param>
 /// <param name="Points">Needle points.</param>
 public sealed record StitchRun(RunKind Kind, int Edge, ImmutableArray<Point> Points)
 {
     /// <summary>A thread of its own; null for the step's.</summary>
     public string? ThreadId { get; init; }
+
+    /// <summary>Runs of one group are sewn in the order in which they stand, without others between; each edge is its own unless
+    /// edges lie in each other's way.</summary>
+    public int Group { get; init; } = Edge;
 }
 
 /// <summary>A place where a cover had to be narrowed, and the width that was left there, mm.</summary>

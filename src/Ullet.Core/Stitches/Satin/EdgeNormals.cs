@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Stitches;
@@ -5,6 +6,17 @@ namespace Ullet.Core.Stitches;
 /// <summary>The directions outwards of an edge, at each of its places.</summary>
 internal static class EdgeNormals
 {
+    /// <summary>The direction outwards at a vertex of a ring.</summary>
+    internal static Point At(ImmutableArray<Point> ring, int vertex)
+    {
+        var (before, here, after) = (
+            ring[(vertex + ring.Length - 1) % ring.Length],
+            ring[vertex],
+            ring[(vertex + 1) % ring.Length]
+        );
+        return ((here - before).Unit() + (after - here).Unit()).Unit().Outward();
+    }
+
     /// <param name="points">The edge in sewing order, mm.</param>
     /// <param name="closed">True for one that ends where it starts.</param>
     /// <returns>Of length 1, half-way between the stretches that meet at a place.</returns>

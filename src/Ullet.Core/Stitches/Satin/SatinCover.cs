@@ -21,8 +21,9 @@ public static class SatinCover
     private const double WideGap = 0.8;
 
     /// <summary>Covers the edges of regions, shells and holes alike.</summary>
-    /// <returns>For each edge its underlay runs, then its top run. Where two edges face each other nearer than the band
-    /// needs, strokes end halfway and the narrowest place is reported.</returns>
+    /// <returns>For each edge its underlay runs, then its top run; of edges whose bands touch all underlays first, then the tops, so that
+    /// no underlay lies on a finished top. Where two edges face each other nearer than the band needs, strokes end halfway and the
+    /// narrowest place is reported.</returns>
     /// <param name="regions">The outline, mm.</param>
     /// <param name="numbers">Width, spacing, shares.</param>
     /// <param name="visible">The stretches of edge that get a cover; null for all of it. A stretch of a ring ends square.</param>
@@ -34,7 +35,7 @@ public static class SatinCover
         VisibleEdge? visible = null
     )
     {
-        var edges = CoverEdges.Of(regions, numbers, visible);
+        var edges = CoverEdges.Of(regions, numbers, visible).ToList();
         var gap = numbers.NeedleLimit < StitchDefaults.NeedleLimit ? WideGap : Gap;
         var shortStrokes = new ShortStrokes(numbers.Spacing, gap);
         var underlay = new List<List<StitchRun>>();
@@ -55,11 +56,28 @@ public static class SatinCover
             narrow.AddRange(edge.Legs.Select(leg => leg.Narrowest).OfType<NarrowPlace>());
         }
         var sewn = new Queue<StitchRun>(ThreadRelief.Of([.. tops.SelectMany(top => top)], numbers, cancellation));
+        var mended = tops.ConvertAll(top => top.ConvertAll(_ => sewn.Dequeue()));
         return new StepStitches(
-            [.. underlay.Zip(tops).SelectMany(pair => pair.First.Concat(pair.Second.Select(_ => sewn.Dequeue())))],
+            [
+                .. TouchingEdges
+                    .Of(regions, edges, numbers.Band)
+                    .SelectMany((group, i) => InOrder(group, i, underlay, mended)),
+            ],
             narrow.ToImmutable()
         );
     }
+
+    /// <summary>Underlays first; then tops from the edge whose underlay was the last, where the needle stands.</summary>
+    private static IEnumerable<StitchRun> InOrder(
+        IReadOnlyList<int> group,
+        int number,
+        List<List<StitchRun>> underlay,
+        List<List<StitchRun>> tops
+    ) =>
+        group
+            .SelectMany(edge => underlay[edge])
+            .Concat(group.Reverse().SelectMany(edge => tops[edge]))
+            .Select(run => run with { Group = number });
 
     /// <summary>About so many strokes are sewn again at the closing overlap.</summary>
     private const int OverlapStrokes = 24;

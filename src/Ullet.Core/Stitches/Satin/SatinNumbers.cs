@@ -42,7 +42,11 @@ public sealed record SatinNumbers(double Width, double Spacing, double InsideSha
 
     /// <summary>What lies under it.</summary>
     [JsonIgnore]
-    public UnderlayKinds UnderlayKinds => Underlay ?? UsualUnderlay(Width);
+    public UnderlayKinds UnderlayKinds =>
+        Underlay ?? (Spacing > LoosestHiding ? UnderlayKinds.None : UsualUnderlay(Width));
+
+    /// <summary>Strokes set looser than this show what lies under them, mm.</summary>
+    private const double LoosestHiding = 0.6;
 
     /// <summary>The underlay that a width asks for.</summary>
     public static UnderlayKinds UsualUnderlay(double width) =>

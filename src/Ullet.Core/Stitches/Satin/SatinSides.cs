@@ -50,7 +50,7 @@ internal sealed class SatinSides
         _room = new EdgeRoom(rings, longest);
     }
 
-    /// <summary>The legs of a ring, from one of its corners (any vertex when it has none) round to it.</summary>
+    /// <summary>The legs of a ring between its corners, from a vertex round to it; that need not be a corner.</summary>
     /// <param name="number">Which ring.</param>
     /// <param name="start">The vertex to begin at.</param>
     /// <param name="bandOf">Another band for a leg, by the leg's line; null for the usual one everywhere.</param>
@@ -66,15 +66,17 @@ internal sealed class SatinSides
             ];
         }
         var count = ring.Points.Length;
-        var from = Math.Max(0, corners.IndexOf(start));
-        var legs = new List<SatinLeg>(corners.Length);
-        for (var i = 0; i < corners.Length; i++)
+        int[] stops = corners.Contains(start) ? [.. corners] : [.. corners.Append(start).Order()];
+        double? TurnAt(int stop) => stop != start || stops.Length == corners.Length ? ring.TurnAt(stop) : null;
+        var from = Array.IndexOf(stops, start);
+        var legs = new List<SatinLeg>(stops.Length);
+        for (var i = 0; i < stops.Length; i++)
         {
             Budget.Spend();
-            var here = corners[(from + i) % corners.Length];
-            var next = corners[(from + i + 1) % corners.Length];
+            var here = stops[(from + i) % stops.Length];
+            var next = stops[(from + i + 1) % stops.Length];
             var line = Line(ring, here, next > here ? next : next + count);
-            legs.Add(Leg(line, number, here, ring.TurnAt(here), ring.TurnAt(next), closed: false, bandOf));
+            legs.Add(Leg(line, number, here, TurnAt(here), TurnAt(next), closed: false, bandOf));
         }
         return legs;
     }
@@ -134,6 +136,15 @@ internal sealed class SatinSides
         var known = ring >= 0 && Math.Max(_band.Outside, _band.Inside) <= Math.Max(_usual.Outside, _usual.Inside);
         (_startTip, _endTip) = (SpikeTip.Of(points[0], turnAtStart), SpikeTip.Of(points[^1], turnAtEnd));
         var normals = EdgeNormals.Of(points, closed);
+        if (ring >= 0 && !closed)
+        {
+            // Where a cover begins amid a line both its ends stand alike.
+            var all = _rings[ring].Points;
+            normals[0] = turnAtStart is null ? EdgeNormals.At(all, firstVertex) : normals[0];
+            normals[^1] = turnAtEnd is null
+                ? EdgeNormals.At(all, (firstVertex + points.Length - 1) % all.Length)
+                : normals[^1];
+        }
         var places = new List<StrokePlace>((2 * points.Length) + 64);
         NarrowPlace? narrowest = null;
         if (turnAtStart is { } first)
@@ -270,8 +281,11 @@ internal sealed class SatinSides
         var isClipped = inward < _band.Inside - 1e-9 || outward < _band.Outside - 1e-9;
         if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
         {
-            // A cover is never sewn narrower than this: it would not hold the edge.
-            inward = Math.Max(inward, Math.Min(_band.Inside, StitchDefaults.NarrowestCover - outward));
+            // What lies across an edge is never sewn narrower than this: it would not hold it.
+            inward =
+                _band.Outside > 0
+                    ? Math.Max(inward, Math.Min(_band.Inside, StitchDefaults.NarrowestCover - outward))
+                    : inward;
             var width = outward + inward;
             if (narrowest is null || width < narrowest.Width)
             {

@@ -5,10 +5,15 @@ using Ullet.Core.Pipeline;
 namespace Ullet.Core.Stitches;
 
 /// <summary>What lies under a satin cover: a run along its middle, runs near its sides, a wide zigzag under broad ones.</summary>
+/// <remarks>Law, tested in SatinUnderlayTests: no underlay leaves what the top hides. Where a track has no room it goes straight on if
+/// the top hides that, else along the band's middle.</remarks>
 internal static class SatinUnderlay
 {
     /// <summary>A side run needs at least this much band between it and the other side's run, mm.</summary>
     private const double LeastBetween = 0.3;
+
+    /// <summary>A side run that has room on less than this share of the edge is left out.</summary>
+    private const double LeastRoom = 0.3;
 
     private enum Track
     {
@@ -31,10 +36,11 @@ internal static class SatinUnderlay
     )
     {
         var kinds = numbers.UnderlayKinds;
+        var places = Places(legs, closed);
         var back = false;
         foreach (var track in Tracks(kinds))
         {
-            var line = Line(legs, track, numbers.Band, closed);
+            var line = Line(places, track, numbers.Band, closed);
             if (line.Length < 2)
             {
                 continue;
@@ -65,60 +71,103 @@ internal static class SatinUnderlay
         }
     }
 
-    private static ImmutableArray<Point> Line(IReadOnlyList<SatinLeg> legs, Track track, CoverBand band, bool closed)
+    /// <summary>All stroke places on the edge, round to the first one again where it is closed.</summary>
+    private static StrokePlace[] Places(IReadOnlyList<SatinLeg> legs, bool closed)
     {
-        var inset = StitchDefaults.UnderlayInset;
-        var points = ImmutableArray.CreateBuilder<Point>(legs.Sum(leg => leg.Places.Length) + 1);
+        var places = new List<StrokePlace>(legs.Sum(leg => leg.Places.Length) + 1);
         foreach (var leg in legs)
         {
-            foreach (ref readonly var place in leg.Body)
+            places.AddRange(leg.Body);
+        }
+        if (closed && places.Count > 2)
+        {
+            places.Add(places[0]);
+        }
+        return [.. places];
+    }
+
+    private static ImmutableArray<Point> Line(StrokePlace[] places, Track track, CoverBand band, bool closed)
+    {
+        var inset = StitchDefaults.UnderlayInset;
+        // Where another edge clips the strokes, side runs would wind into the corner: they go straight across it.
+        bool HasRoom(in StrokePlace place) =>
+            track == Track.Middle
+                ? place.Length >= 2 * StitchDefaults.ShortestStitch
+                : place.Length >= (2 * inset) + LeastBetween && (!place.IsClipped || place.Length >= 0.9 * band.Width);
+        Point Of(in StrokePlace place) =>
+            track switch
             {
-                Budget.Spend();
-                var length = place.Length;
-                // Where another edge clips the strokes, side runs would wind into the corner: they go straight across it.
-                if (
-                    track == Track.Middle
-                        ? length < 2 * StitchDefaults.ShortestStitch
-                        : length < (2 * inset) + LeastBetween || (place.IsClipped && length < 0.9 * band.Width)
-                )
-                {
-                    continue;
-                }
-                points.Add(
-                    track switch
-                    {
-                        Track.Inner => Point.Lerp(place.Inner, place.Outer, inset / length),
-                        Track.Outer => Point.Lerp(place.Outer, place.Inner, inset / length),
-                        _ => Point.Lerp(place.Outer, place.Inner, 0.5),
-                    }
-                );
+                Track.Inner => Point.Lerp(place.Inner, place.Outer, inset / place.Length),
+                Track.Outer => Point.Lerp(place.Outer, place.Inner, inset / place.Length),
+                Track.Middle => Middle(place),
+            };
+        var roomy = new List<int>(places.Length);
+        for (var i = 0; i < places.Length; i++)
+        {
+            Budget.Spend();
+            if (HasRoom(places[i]))
+            {
+                roomy.Add(i);
             }
         }
-        if (closed && points.Count > 2)
+        if (roomy.Count < 2 || (track != Track.Middle && Way(places, roomy) < LeastRoom * Way(places)))
         {
-            points.Add(points[0]);
+            return [];
         }
-        return points.DrainToImmutable();
+        var points = ImmutableArray.CreateBuilder<Point>(places.Length + 1);
+        points.Add(Of(places[roomy[0]]));
+        for (var k = 1; k < roomy.Count; k++)
+        {
+            UnderlayLink.Add(places.AsSpan()[roomy[k - 1]..(roomy[k] + 1)], Of(places[roomy[k]]), points);
+        }
+        if (closed && (roomy[0] > 0 || roomy[^1] < places.Length - 1))
+        {
+            // The track's first place is not the edge's: the way to it goes over the edge's beginning.
+            StrokePlace[] round = [.. places[roomy[^1]..], .. places[1..(roomy[0] + 1)]];
+            UnderlayLink.Add(round, points[0], points);
+        }
+        return points.ToImmutable();
     }
+
+    /// <summary>How far the band's middle runs over places that follow one another, mm.</summary>
+    private static double Way(StrokePlace[] places, List<int> among)
+    {
+        var way = 0.0;
+        for (var k = 1; k < among.Count; k++)
+        {
+            way += among[k] == among[k - 1] + 1 ? Middle(places[among[k]]).DistanceTo(Middle(places[among[k - 1]])) : 0;
+        }
+        return way;
+    }
+
+    private static double Way(StrokePlace[] places) => Way(places, [.. Enumerable.Range(0, places.Length)]);
+
+    private static Point Middle(in StrokePlace place) => Point.Lerp(place.Outer, place.Inner, 0.5);
 
     private static ImmutableArray<Point> Zigzag(IReadOnlyList<SatinLeg> legs)
     {
         var inset = StitchDefaults.UnderlayInset;
         var points = ImmutableArray.CreateBuilder<Point>();
+        var isEven = true;
+        var since = new List<StrokePlace>();
         foreach (var leg in legs)
         {
             foreach (var place in StrokeSpread.Pick(leg.Body, StitchDefaults.UnderlayZigzagSpacing, even: false))
             {
                 Budget.Spend();
+                since.Add(place);
                 var length = place.Length;
-                if (length > 3 * inset)
+                if (length <= 3 * inset)
                 {
-                    points.Add(
-                        points.Count % 2 == 0
-                            ? Point.Lerp(place.Outer, place.Inner, inset / length)
-                            : Point.Lerp(place.Inner, place.Outer, inset / length)
-                    );
+                    continue;
                 }
+                var point = isEven
+                    ? Point.Lerp(place.Outer, place.Inner, inset / length)
+                    : Point.Lerp(place.Inner, place.Outer, inset / length);
+                isEven = !isEven;
+                UnderlayLink.Add(since.ToArray(), point, points);
+                since.Clear();
+                since.Add(place);
             }
         }
         return points.DrainToImmutable();

@@ -1,7 +1,7 @@
 using Ullet.Core.Geometry;
-using Ullet.Core.Program;
+using Ullet.Core.Stitches;
 
-namespace Ullet.Core.Tests.Program;
+namespace Ullet.Core.Tests.Stitches;
 
 public sealed class TravelOrderTests
 {
