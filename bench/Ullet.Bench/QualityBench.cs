@@ -52,6 +52,10 @@ internal static class QualityBench
         }
         if (Wanted("nasty"))
         {
+            foreach (var (name, regions) in SewnBench.Nasty())
+            {
+                holds &= Row(name, [(name, AsStitched(regions))]);
+            }
             holds &= SewnBench.Run("nasty", SewnBench.Nasty());
         }
         if (Wanted("sewn"))
@@ -97,6 +101,15 @@ internal static class QualityBench
         }
         return broken.Count == 0;
     }
+
+    /// <summary>Rough outlines are judged as stitches follow them.</summary>
+    private static List<Region> AsStitched(IReadOnlyList<Region> regions) =>
+        [
+            .. regions.Select(region => new Region(
+                SmoothedRing.Of(region.Shell),
+                [.. region.Holes.Select(hole => SmoothedRing.Of(hole))]
+            )),
+        ];
 
     private static bool HasNarrowPlace(IReadOnlyList<Region> regions) =>
         !SatinCover.Make([.. regions], Usual, CancellationToken.None).NarrowPlaces.IsEmpty;

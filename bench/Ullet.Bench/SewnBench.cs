@@ -46,6 +46,12 @@ internal static class SewnBench
                 + $"  over 3 {all.Count(each => each.Over3 > 0.005), 4}  over 4 {all.Count(each => each.Over4 > 0.0005), 4}"
                 + $"  overlap {all.Count(each => each.Overlap > 0.02), 4}"
         );
+        if (numbers.HidesEdge)
+        {
+            Console.WriteLine(
+                $"    share over 3: median {all.Select(each => each.Over3).Order().ElementAt(all.Count / 2):0.00%}, worst {all.Max(each => each.Over3):0.00%}; over 4: worst {all.Max(each => each.Over4):0.000%}"
+            );
+        }
         foreach (var each in all.Where(each => each.InSight > 0.5).OrderByDescending(each => each.InSight).Take(Shown))
         {
             Console.WriteLine($"    in sight {each.InSight:0.00} at ({each.At.X:0.0}, {each.At.Y:0.0}): {each.Name}");

@@ -65,8 +65,8 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
                     place.At,
                     place.Ring,
                     place.Along,
-                    inside - shift.Inwards - drawn,
-                    cover.LiesAcross ? outside - shift.Outwards : null
+                    inside - shift.Inwards - drawn - places.Drift,
+                    cover.LiesAcross ? outside - shift.Outwards - places.Drift : null
                 )
             );
         }

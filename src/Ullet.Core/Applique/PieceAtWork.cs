@@ -26,4 +26,21 @@ public sealed record PieceAtWork(AppliquePart Part, Outline Outline, Cloth Cloth
 
     /// <summary>True when the whole piece lies under others.</summary>
     public bool IsBuried { get; init; }
+
+    private (double Length, Point At)? _drift;
+
+    /// <summary>How far stitches lie from its edge at most because that has detail which thread can't follow, mm, and where; found
+    /// once.</summary>
+    public (double Length, Point At) Drift => _drift ??= DriftOf(Edge);
+
+    private static (double Length, Point At) DriftOf(Outline edge)
+    {
+        var most = (Length: 0.0, At: Point.Zero);
+        foreach (var ring in edge.Flatten().SelectMany(region => region.Rings).Where(ring => ring.Points.Length >= 3))
+        {
+            var drift = SmoothedRing.DriftOf(ring);
+            most = drift.Length > most.Length ? drift : most;
+        }
+        return most;
+    }
 }

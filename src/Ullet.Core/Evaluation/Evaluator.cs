@@ -24,6 +24,7 @@ public sealed class Evaluator
     private readonly LeftoverStation _leftovers = new();
     private readonly OrderStation _orders = new();
     private readonly CoverJudge _judge = new();
+    private readonly HoldJudge _holds = new();
 
     /// <param name="cache">Where the stations' values are kept.</param>
     /// <param name="fonts">Where letters come from; null for none.</param>
@@ -103,6 +104,7 @@ public sealed class Evaluator
                 Plan = plan,
                 Operated = Operated(project, shapes, cancellation),
                 Covers = Judged(first, cancellation),
+                Holds = Held(first, cancellation),
             }
         );
         return new Evaluated(project, outlines, cloths, hoopings, sheets, findings)
@@ -166,6 +168,20 @@ public sealed class Evaluator
                         LeftoversOf(element, project, shaped.Outline, shaped.Key, cancellation).All
                     );
                 }),
+        ];
+
+    private ImmutableArray<HoldReport> Held(HoopingOutput hooping, CancellationToken cancellation) =>
+        [
+            .. hooping
+                .RunSheet.Steps.OfType<StitchStep>()
+                .Where(step => HoldJudge.Judges(step.Stage))
+                .Select(step =>
+                    _cache.Get(
+                        _holds,
+                        new HoldJudgeInput(step.Stage, hooping.Stitches[step.Key], hooping.StitchKeys[step.Key]),
+                        cancellation
+                    )
+                ),
         ];
 
     private ImmutableArray<CoverReport> Judged(HoopingOutput hooping, CancellationToken cancellation) =>

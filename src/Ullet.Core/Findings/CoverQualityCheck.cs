@@ -3,7 +3,8 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
 
-/// <summary>Do needle points of a cover pile up, does cloth show in it, does it spill, or are its strokes too long?</summary>
+/// <summary>Do needle points of a cover pile up, does cloth show in it, does it spill, does thread show that should not, or are its
+/// strokes too long?</summary>
 internal sealed class CoverQualityCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input)
@@ -48,6 +49,14 @@ internal sealed class CoverQualityCheck : ICheck
                     FindingLevel.Warn,
                     distance =>
                         $"A stitch of {element.Name} lies {LengthText.Mm(distance)} outside its cover. Smooth the outline there."
+                ),
+                Worst(
+                    report => report.InSight,
+                    "thread-in-sight",
+                    FindingLevel.Warn,
+                    length =>
+                        $"{LengthText.Mm(length)} of a thread of {element.Name} show where none should. Smooth the outline there, make "
+                        + "the piece larger, or choose another cover."
                 ),
                 Worst(
                     report => report.TooWide,

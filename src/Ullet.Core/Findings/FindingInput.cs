@@ -31,6 +31,9 @@ public sealed record FindingInput(
     /// <summary>What was measured on each cover.</summary>
     public ImmutableArray<CoverReport> Covers { get; init; } = [];
 
+    /// <summary>How much of each piece's edge is held.</summary>
+    public ImmutableArray<HoldReport> Holds { get; init; } = [];
+
     /// <summary>The elements with operations.</summary>
     public ImmutableArray<OperatedElement> Operated { get; init; } = [];
 }
@@ -65,7 +68,9 @@ public static class Checks
         new PanelEdgeCheck(),
         new HolesCheck(),
         new EdgeCoveredCheck(),
+        new EdgeHeldCheck(),
         new NarrowPieceCheck(),
+        new RoughOutlineCheck(),
         new SpeckCheck(),
         new CoverQualityCheck(),
         new OpenCoverCheck(),

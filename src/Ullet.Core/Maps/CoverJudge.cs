@@ -28,7 +28,11 @@ public sealed record CoverReport(
     MeasuredPlace? Bare,
     MeasuredPlace? Spilled,
     MeasuredPlace? TooWide
-);
+)
+{
+    /// <summary>The longest piece of underlay, or of a stitch that leaves the cover's band, that shows, mm, where it is over 0.5.</summary>
+    public MeasuredPlace? InSight { get; init; }
+}
 
 /// <summary>Measures covers: whether needle points pile up, cloth shows, or stitches spill.</summary>
 public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
@@ -41,7 +45,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
     /// <summary>Nothing on the wall lies farther from an edge, mm.</summary>
     private const double Farthest = 4000;
 
-    public int Version => 1;
+    public int Version => 2;
 
     public long Bytes(CoverReport output) => 4 * Footprint.Thing;
 
@@ -52,9 +56,14 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
     {
         var (stage, cover) = (input.Stage, input.Stage.Cover!.Numbers);
         var tops = input.Stitches.Runs.Where(run => run.Kind == RunKind.Top).ToList();
-        if (tops.Count == 0 || cover.Kind is not (CoverKind.Satin or CoverKind.Zigzag))
+        if (tops.Count == 0)
         {
             return new CoverReport(stage.Key, null, null, null, null);
+        }
+        var inSight = InSight(stage, input.Stitches);
+        if (cover.Kind is not (CoverKind.Satin or CoverKind.Zigzag))
+        {
+            return new CoverReport(stage.Key, null, null, null, null) { InSight = inSight };
         }
         return new CoverReport(
             stage.Key,
@@ -62,8 +71,53 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
             cover.HidesEdge ? Bare(stage, tops, cancellation) : null,
             Spilled(stage, tops),
             TooWide(tops)
-        );
+        )
+        {
+            InSight = inSight,
+        };
     }
+
+    /// <summary>Underlay that no later top hides, and tops that leave their band.</summary>
+    private static MeasuredPlace? InSight(Stage stage, StepStitches stitches)
+    {
+        var rings = AsStitched(stage.Outline);
+        var reach = ReachOf(stage.Cover!.Numbers.Band) + StitchDefaults.ThreadWidth;
+        var index = new SegmentIndex(rings, Math.Max(1, reach));
+        var threads = stitches.Runs.Select(run => run.Kind == RunKind.Top ? new RunThread(run.Points) : null).ToArray();
+        MeasuredPlace? worst = null;
+        for (var i = 0; i < stitches.Runs.Length; i++)
+        {
+            var run = stitches.Runs[i];
+            Func<Point, bool> isHidden =
+                run.Kind == RunKind.Top
+                    ? place => index.Nearest(place, reach) is not null
+                    : place => threads.Skip(i + 1).Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true);
+            for (var k = 1; k < run.Points.Length; k++)
+            {
+                Budget.Spend();
+                var (from, to) = (run.Points[k - 1], run.Points[k]);
+                // Between two places in the band a short stitch does not leave it.
+                if (run.Kind == RunKind.Top && from.DistanceTo(to) <= reach)
+                {
+                    continue;
+                }
+                var (length, at) = ThreadInSight.Longest(from, to, isHidden);
+                worst = length > WidestBare && length > (worst?.Value ?? 0) ? new MeasuredPlace(at, length) : worst;
+            }
+        }
+        return worst;
+    }
+
+    /// <summary>The edges as stitches follow them.</summary>
+    private static List<Ring> AsStitched(Outline outline) =>
+        [.. outline.Flatten().SelectMany(region => region.Rings).Select(ring => SmoothedRing.Of(ring))];
+
+    /// <summary>How far any stretch of a band reaches from the edge, mm.</summary>
+    private static double ReachOf(SatinNumbers band) =>
+        band.Stretches.Aggregate(
+            Math.Max(band.Band.Outside, band.Band.Inside),
+            (most, own) => Math.Max(most, Math.Max(band.At(own).Band.Outside, band.At(own).Band.Inside))
+        );
 
     /// <summary>The edges that get a cover, as lines.</summary>
     internal static IEnumerable<ImmutableArray<Point>> Edges(IReadOnlyList<Ring> rings, VisibleEdge? visible)
@@ -128,7 +182,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
 
     private static MeasuredPlace? Bare(Stage stage, List<StitchRun> tops, CancellationToken cancellation)
     {
-        var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
+        var rings = AsStitched(stage.Outline);
         var band = stage.Cover!.Numbers.Band;
         // Stretches narrower than the rest are not bare beside their own band.
         var narrowest = band.Stretches.Aggregate(
@@ -204,12 +258,8 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
 
     private static MeasuredPlace? Spilled(Stage stage, List<StitchRun> tops)
     {
-        var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
-        var band = stage.Cover!.Numbers.Band;
-        var widest = band.Stretches.Aggregate(
-            Math.Max(band.Band.Outside, band.Band.Inside),
-            (most, own) => Math.Max(most, Math.Max(band.At(own).Band.Outside, band.At(own).Band.Inside))
-        );
+        var rings = AsStitched(stage.Outline);
+        var widest = ReachOf(stage.Cover!.Numbers.Band);
         var index = new SegmentIndex(rings, widest + 1);
         MeasuredPlace? worst = null;
         foreach (var point in tops.SelectMany(run => run.Points))

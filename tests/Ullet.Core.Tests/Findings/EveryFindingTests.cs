@@ -1,5 +1,8 @@
+using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Findings;
+using Ullet.Core.Geometry;
+using Ullet.Core.Maps;
 using Ullet.Core.Patterns;
 using Ullet.Core.Projects;
 using Ullet.Core.Tests.Patterns;
@@ -27,6 +30,57 @@ public sealed class EveryFindingTests
         var found = Found(SampleProject.Apply(words, new ChangeCloth { Cloth = plush }), "text-sinks");
         Assert.Equal((FindingLevel.Warn, "e1"), (found.Level, found.ElementId));
         Assert.DoesNotContain(SampleProject.Evaluate(words).Findings, finding => finding.Code == "text-sinks");
+    }
+
+    [Fact]
+    public void AnOutline_WithNicks_IsSewnSmoothly_AndTheEdgeMatchReckonsWithThat()
+    {
+        var (smooth, nicked) = (Of(NastyOutlines.Nicked(0)), Of(NastyOutlines.Nicked(0.15)));
+        var found = Found(nicked, "outline-rough");
+        Assert.Equal((FindingLevel.Tip, "e1"), (found.Level, found.ElementId));
+        Assert.DoesNotContain(SampleProject.Evaluate(smooth).Findings, finding => finding.Code == "outline-rough");
+        var (plain, rough) = (Match(smooth), Match(nicked));
+        Assert.InRange(plain.Worst!.Bite - rough.Worst!.Bite, 0.1, SmoothedRing.Drift + 0.01);
+    }
+
+    private static Project Of(Region region)
+    {
+        var (points, box) = (region.Shell.Points, region.Shell.Bounds());
+        var curves = points
+            .Skip(1)
+            .Append(points[0])
+            .Zip(points, (to, from) => new DrawnCurve(from.X, from.Y, to.X, to.Y, to.X, to.Y));
+        return SampleProject.With(new DrawnShape(points[0].X, points[0].Y, [.. curves]), box.Width, box.Height);
+    }
+
+    private static EdgeMatch Match(Project project) => EdgeMatch.Of(SampleProject.Evaluate(project).Pieces.Single())!;
+
+    [Fact]
+    public void AnEdge_ThatNoLineComesNear_IsNamed_AndStopsWhereNothingIsSewn()
+    {
+        var project = SampleProject.With(new HeartShape());
+        var evaluated = SampleProject.Evaluate(project);
+        Assert.DoesNotContain(evaluated.Findings, finding => finding.Code == "edge-not-held");
+        var tack = evaluated.Program.Steps.First(step => step.Key.Stage == "tack").Key;
+        Assert.Equal(FindingLevel.Warn, Held(new HoldReport(tack, new MeasuredPlace(Point.Zero, 7), false)).Level);
+        Assert.Equal(FindingLevel.Stop, Held(new HoldReport(tack, new MeasuredPlace(Point.Zero, 80), true)).Level);
+
+        Finding Held(HoldReport report) =>
+            new EdgeHeldCheck()
+                .Run(
+                    new FindingInput(
+                        project,
+                        evaluated.Outlines,
+                        evaluated.Pieces,
+                        evaluated.Hoopings[0].Stitches,
+                        evaluated.Program,
+                        evaluated.Sheets
+                    )
+                    {
+                        Holds = [report],
+                    }
+                )
+                .Single();
     }
 
     [Fact]

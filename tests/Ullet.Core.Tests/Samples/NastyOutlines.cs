@@ -35,6 +35,9 @@ internal static class NastyOutlines
         );
         yield return ("lobes 0.3 mm apart", Lobes(0.3));
         yield return ("ellipse with nicks", Nicked(0.15));
+        yield return ("ellipse with deep nicks", Nicked(0.2));
+        yield return ("heart, 3,000 noisy points", Noisy(3000, 0.1));
+        yield return ("heart, 400 noisy points", Noisy(400, 0.1));
         yield return ("spike", Polygon((0, 0), (70, -3), (70, 3)));
         yield return ("star, thin", Star(9, 30, 7));
         yield return ("circle 12 mm", new Region(Circle(0, 0, 6, true), []));
@@ -122,7 +125,8 @@ internal static class NastyOutlines
         return FilledOutline.Of([Contour.Polygon(Polygon([.. points]).Shell.Points)], FillRule.NonZero).Flatten()[0];
     }
 
-    private static Region Nicked(double depth)
+    /// <summary>An ellipse with eighteen nicks so deep, mm.</summary>
+    internal static Region Nicked(double depth)
     {
         var points = new List<(double, double)>();
         for (var i = 0; i < 720; i++)
@@ -132,6 +136,24 @@ internal static class NastyOutlines
             points.Add(((30 - nick) * Math.Cos(angle), (20 - nick) * Math.Sin(angle)));
         }
         return Polygon([.. points]);
+    }
+
+    /// <summary>A heart whose points lie off by chance.</summary>
+    private static Region Noisy(int count, double most)
+    {
+        var random = new Random(5);
+        return Polygon([
+            .. Enumerable
+                .Range(0, count)
+                .Select(i => 2 * Math.PI * i / count)
+                .Select(t =>
+                    (
+                        (2 * 16 * Math.Pow(Math.Sin(t), 3)) + (most * ((2 * random.NextDouble()) - 1)),
+                        -2 * ((13 * Math.Cos(t)) - (5 * Math.Cos(2 * t)) - (2 * Math.Cos(3 * t)) - Math.Cos(4 * t))
+                            + (most * ((2 * random.NextDouble()) - 1))
+                    )
+                ),
+        ]);
     }
 
     private static Region Star(int tips, double outer, double inner) =>

@@ -47,7 +47,7 @@ internal static class CoverEdges
         var rings = regions
             .SelectMany(region => region.Rings)
             .Where(ring => ring.Points.Length >= 3)
-            .Select(SmallSteps.Removed)
+            .Select(ring => SmallSteps.Removed(SmoothedRing.Of(ring)))
             .ToList();
         var whole = Enumerable
             .Range(0, rings.Count)

@@ -33,6 +33,7 @@ internal static class InsetLine
     /// <param name="distance">Inwards of the material when over 0, mm.</param>
     internal static ImmutableArray<Ring> Of(ImmutableArray<Region> regions, double distance)
     {
+        regions = Smoothed(regions);
         if (Math.Abs(distance) < Tolerance.Quantum)
         {
             return [.. regions.SelectMany(region => region.Rings)];
@@ -41,6 +42,15 @@ internal static class InsetLine
             ? [.. RegionOffset.By(regions, -distance).SelectMany(region => region.Rings)]
             : [.. regions.SelectMany(region => Inside([region], distance))];
     }
+
+    /// <summary>The outline as stitches follow it.</summary>
+    private static ImmutableArray<Region> Smoothed(ImmutableArray<Region> regions) =>
+        [
+            .. regions.Select(region => new Region(
+                SmoothedRing.Of(region.Shell),
+                [.. region.Holes.Select(hole => SmoothedRing.Of(hole))]
+            )),
+        ];
 
     /// <summary>The line inside a part. What is hardly wider than twice the distance all round has no middle line to speak of: there it
     /// lies nearer to the edge.</summary>
@@ -68,7 +78,7 @@ internal static class InsetLine
                     .Where(ring => !CoverEdges.IsSpeck(ring))
                     .Select(ring => (IReadOnlyList<Point>)[.. ring.Points, ring.Points[0]]),
                 line,
-                Math.Max(distance + NarrowInset.Slack, NarrowInset.AtCorners * distance)
+                NarrowInset.Holds(distance)
             )
             .Length
         <= NarrowInset.Free / 2;

@@ -22,6 +22,9 @@ internal static class NarrowInset
     /// <summary>A stretch of edge shorter than this need not be held, mm.</summary>
     internal const double Free = 3;
 
+    /// <summary>How far from an edge a line may lie that runs a distance inside it, and hold it, mm.</summary>
+    internal static double Holds(double distance) => Math.Max(distance + Slack, AtCorners * distance);
+
     /// <summary>Distance between looks along an edge, mm.</summary>
     private const double Step = 0.4;
 
@@ -144,7 +147,7 @@ internal static class NarrowInset
             return false;
         }
         var (reach, away) = (place.Length, at.DistanceTo(corner));
-        var most = 1 / sine <= MitreLimit ? MitreLimit * distance : Math.Max(distance + Slack, AtCorners * distance);
+        var most = 1 / sine <= MitreLimit ? MitreLimit * distance : Holds(distance);
         return away <= most && Math.Abs(reach - (away * sine)) < 0.05 + (0.03 * away);
     }
 }

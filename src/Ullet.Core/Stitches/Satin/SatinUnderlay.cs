@@ -40,7 +40,7 @@ internal static class SatinUnderlay
         var back = false;
         foreach (var track in Tracks(kinds))
         {
-            var line = Line(places, track, numbers.Band, closed);
+            var line = Line(places, track, numbers.Band);
             if (line.Length < 2)
             {
                 continue;
@@ -86,7 +86,7 @@ internal static class SatinUnderlay
         return [.. places];
     }
 
-    private static ImmutableArray<Point> Line(StrokePlace[] places, Track track, CoverBand band, bool closed)
+    private static ImmutableArray<Point> Line(StrokePlace[] places, Track track, CoverBand band)
     {
         var inset = StitchDefaults.UnderlayInset;
         // Where another edge clips the strokes, side runs would wind into the corner: they go straight across it.
@@ -115,16 +115,16 @@ internal static class SatinUnderlay
             return [];
         }
         var points = ImmutableArray.CreateBuilder<Point>(places.Length + 1);
-        points.Add(Of(places[roomy[0]]));
-        for (var k = 1; k < roomy.Count; k++)
+        // Every track begins and ends where the edge does, so that the next one begins there without travel.
+        points.Add(roomy[0] == 0 ? Of(places[0]) : Middle(places[0]));
+        for (var k = roomy[0] == 0 ? 1 : 0; k < roomy.Count; k++)
         {
-            UnderlayLink.Add(places.AsSpan()[roomy[k - 1]..(roomy[k] + 1)], Of(places[roomy[k]]), points);
+            var from = k == 0 ? 0 : roomy[k - 1];
+            UnderlayLink.Add(places.AsSpan()[from..(roomy[k] + 1)], Of(places[roomy[k]]), points);
         }
-        if (closed && (roomy[0] > 0 || roomy[^1] < places.Length - 1))
+        if (roomy[^1] < places.Length - 1)
         {
-            // The track's first place is not the edge's: the way to it goes over the edge's beginning.
-            StrokePlace[] round = [.. places[roomy[^1]..], .. places[1..(roomy[0] + 1)]];
-            UnderlayLink.Add(round, points[0], points);
+            UnderlayLink.Add(places.AsSpan()[roomy[^1]..], Middle(places[^1]), points);
         }
         return points.ToImmutable();
     }
