@@ -41,6 +41,7 @@ internal static class SewnBench
         Console.WriteLine(
             $"{title, -34} {all.Count, 5}  in sight {all.Count(each => each.InSight > 0.5), 4} (worst {all.Max(each => each.InSight):0.0})"
                 + $"  unheld {all.Count(each => each.Unheld > 3), 4} (worst {all.Max(each => each.Unheld):0.0})"
+                + $"  astray {all.Count(each => each.Stray > 0.5), 4} (worst {all.Max(each => each.Stray):0.0})"
                 + $"  odd {all.Sum(each => each.Odd), 4}  at corners {all.Sum(each => each.CornerStarts), 4}/{all.Sum(each => each.Edges)}"
                 + $"  sections {all.Sum(each => each.Sections)}  travel {all.Sum(each => each.Travel) / 1000:0.00} m"
                 + $"  over 3 {all.Count(each => each.Over3 > 0.005), 4}  over 4 {all.Count(each => each.Over4 > 0.0005), 4}"
@@ -56,6 +57,10 @@ internal static class SewnBench
         {
             Console.WriteLine($"    in sight {each.InSight:0.00} at ({each.At.X:0.0}, {each.At.Y:0.0}): {each.Name}");
         }
+        foreach (var each in all.Where(each => each.Stray > 0.5).OrderByDescending(each => each.Stray).Take(Shown))
+        {
+            Console.WriteLine($"    astray {each.Stray:0.0}: {each.Name}");
+        }
         foreach (var each in all.Where(each => each.Unheld > 3).OrderByDescending(each => each.Unheld).Take(Shown))
         {
             Console.WriteLine($"    unheld {each.Unheld:0.0}: {each.Name}");
@@ -69,7 +74,7 @@ internal static class SewnBench
                 Console.WriteLine($"    overlap {each.Overlap:0.00} mm²: {each.Name}");
             }
         }
-        return all.TrueForAll(each => each.InSight <= 0.5 && each.Unheld <= 3 && each.Odd == 0);
+        return all.TrueForAll(each => each.InSight <= 0.5 && each.Unheld <= 3 && each.Stray <= 0.5 && each.Odd == 0);
     }
 
     private const int Shown = 6;
@@ -84,6 +89,7 @@ internal static class SewnBench
             piece.Raster.InSightAt,
             held,
             piece.OddStitches,
+            numbers.Kind is CoverKind.Motif or CoverKind.Blanket ? piece.Stray : 0,
             piece.CornerStarts,
             piece.Stitches.Runs.Select(run => run.Edge).Distinct().Count(),
             piece.Sections,
@@ -100,6 +106,7 @@ internal static class SewnBench
         Point At,
         double Unheld,
         int Odd,
+        double Stray,
         int CornerStarts,
         int Edges,
         int Sections,

@@ -1,3 +1,4 @@
+using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
@@ -21,7 +22,7 @@ internal sealed class RoughOutlineCheck : ICheck
                     group.Key,
                     worst.At,
                     $"The outline of {part.Name} has detail that thread can't follow: stitches smooth it by up to "
-                        + $"{LengthText.Mm(worst.Length)}, and the edge match reckons with that. Smooth the outline to cut the piece alike."
+                        + $"{Math.Min(worst.Length, SmoothedRing.Drift):0.00} mm, and the edge match reckons with that. Smooth the outline to cut the piece alike."
                 );
             }
         }

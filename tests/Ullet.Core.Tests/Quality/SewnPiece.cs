@@ -13,12 +13,14 @@ namespace Ullet.Core.Tests.Quality;
 internal sealed class SewnPiece
 {
     private readonly IReadOnlyList<Ring> _rings;
+    private readonly double _reach;
 
     /// <param name="regions">The outline, mm.</param>
     /// <param name="numbers">The cover.</param>
     internal SewnPiece(ImmutableArray<Region> regions, CoverNumbers numbers)
     {
         _rings = [.. regions.SelectMany(region => region.Rings)];
+        _reach = Math.Max(numbers.Outside, numbers.Inside) + numbers.Band.Compensation + 0.3;
         var stage = StageOf(regions, numbers);
         Stitches = new StitchStation().Compute(stage, CancellationToken.None);
         var hides = numbers.HidesEdge;
@@ -101,6 +103,34 @@ internal sealed class SewnPiece
                 && apart.Here < 2.9
                 && apart.Most > 3.2
             );
+
+    /// <summary>The longest piece of a stitch that is meant to be seen which lies farther from every edge than the cover reaches, mm.
+    /// </summary>
+    internal double Stray
+    {
+        get
+        {
+            var longest = 0.0;
+            foreach (var run in Stitches.Runs.Where(run => run.Kind == RunKind.Top))
+            {
+                for (var i = 1; i < run.Points.Length; i++)
+                {
+                    var (from, to) = (run.Points[i - 1], run.Points[i]);
+                    var length = from.DistanceTo(to);
+                    var looks = (int)(length / 0.2);
+                    var outside = 0;
+                    for (var k = 1; k < looks; k++)
+                    {
+                        var place = Point.Lerp(from, to, k / (double)looks);
+                        var isOut = _rings.All(ring => Foot(ring, place).DistanceTo(place) > _reach);
+                        outside = isOut ? outside + 1 : 0;
+                        longest = Math.Max(longest, outside * length / looks);
+                    }
+                }
+            }
+            return longest;
+        }
+    }
 
     /// <summary>The longest stretch of edge that no needle line holds, mm.</summary>
     internal double Unheld(double within) =>

@@ -38,7 +38,7 @@ internal static class BeanCover
         foreach (var leg in edge.Legs)
         {
             Budget.Spend();
-            var side = new SidePath(leg, place => inset < 0 ? place.Outer : place.Inner);
+            var side = new SidePath(leg, inset < 0 ? BandSide.Outer : BandSide.Inner);
             points.AddRange(side.Between(0, side.Length));
         }
         if (edge.IsClosed && points.Count > 0)

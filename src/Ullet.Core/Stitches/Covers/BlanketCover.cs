@@ -19,6 +19,9 @@ internal static class BlanketCover
     /// <summary>The spine of a sharp corner reaches at most this many times its distance from it.</summary>
     private const double MitreLimit = 1.6;
 
+    /// <summary>And at most this much farther than elsewhere, mm.</summary>
+    private const double MitreReach = 0.5;
+
     internal static StepStitches Make(
         ImmutableArray<Region> regions,
         BlanketNumbers numbers,
@@ -48,7 +51,7 @@ internal static class BlanketCover
         var points = new List<Point>();
         for (var i = 0; i < edge.Legs.Count; i++)
         {
-            var side = new SidePath(edge.Legs[i], Spine);
+            var side = new SidePath(edge.Legs[i], numbers.IsMirrored ? BandSide.Inner : BandSide.Outer);
             var teeth = Math.Max(1, (int)Math.Round(side.Length / numbers.Spacing));
             if (!edge.IsSmooth && (edge.IsClosed || i > 0))
             {
@@ -95,10 +98,34 @@ internal static class BlanketCover
         var room = Math.Min(1, Math.Cos(half) / Math.Sqrt(0.5));
         var isConvex = Point.Turn(into, onward) > 0;
         var (spineOut, teethIn) = isConvex
-            ? (numbers.Spine * stretch, numbers.Teeth * room)
-            : (numbers.Spine * room, numbers.Teeth * stretch);
+            ? (Math.Min(numbers.Spine * stretch, numbers.Spine + MitreReach), numbers.Teeth * room)
+            : (numbers.Spine * room, numbers.Teeth);
+        // Where the piece is narrow the tooth ends in its middle, as its neighbours do.
+        teethIn = Math.Min(
+            teethIn,
+            NarrowRoom * Math.Max(Depth(before, corner, numbers), Depth(after, corner, numbers))
+        );
         var (outer, inner) = (corner + (outward * spineOut), corner - (outward * teethIn));
         AddTooth(numbers.IsMirrored ? inner : outer, numbers.IsMirrored ? outer : inner, points);
+    }
+
+    /// <summary>A corner's tooth may be longer than its neighbours by this.</summary>
+    private const double NarrowRoom = 1.2;
+
+    /// <summary>How far inwards a leg's strokes reach near a corner, mm.</summary>
+    private static double Depth(SatinLeg leg, Point corner, BlanketNumbers numbers)
+    {
+        var deepest = 0.0;
+        foreach (ref readonly var place in leg.Body)
+        {
+            Budget.Spend();
+            if (place.Foot.DistanceTo(corner) <= 2 * numbers.Teeth)
+            {
+                deepest = Math.Max(deepest, place.Foot.DistanceTo(place.Inner));
+            }
+        }
+        // A leg whose places stand far apart is free there.
+        return deepest > 0 ? deepest : numbers.Teeth;
     }
 
     private static void Append(ImmutableArray<Point> line, List<Point> points)

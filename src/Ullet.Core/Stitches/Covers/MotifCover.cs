@@ -29,22 +29,16 @@ internal static class MotifCover
             var points = ImmutableArray.CreateBuilder<Point>();
             foreach (var leg in edge.Legs)
             {
-                var feet = new ArcLength([.. leg.Feet]);
-                var strokes = new SidePath(
-                    leg,
-                    place => Point.Lerp(place.Outer, place.Inner, outside / (outside + inside))
-                );
-                var units = Math.Max(1, (int)Math.Round(feet.Total / cover.UnitLength));
+                var strokes = new SidePath(leg, BandSide.Edge);
+                var units = Math.Max(1, (int)Math.Round(strokes.Length / cover.UnitLength));
                 for (var k = 0; k < units; k++)
                 {
                     Budget.Spend();
                     foreach (var (along, across) in unit)
                     {
-                        var at = (k + along) / units;
-                        var foot = feet.At(feet.Total * at);
-                        var stroke = strokes.At(strokes.Length * at);
+                        var stroke = strokes.At(strokes.Length * (k + along) / units);
                         var side = cover.IsMirrored ? -across : across;
-                        var point = Point.Lerp(foot, side > 0 ? stroke.Outer : stroke.Inner, Math.Abs(side));
+                        var point = Point.Lerp(stroke.Foot, side > 0 ? stroke.Outer : stroke.Inner, Math.Abs(side));
                         if (points.Count == 0 || points[^1].DistanceTo(point) > Tolerance.Quantum)
                         {
                             points.Add(point);

@@ -16,6 +16,15 @@ internal readonly record struct StrokePlace(Point Outer, Point Inner)
     /// <summary>True when another edge leaves the stroke less than its full length.</summary>
     internal bool IsClipped { get; init; }
 
+    /// <summary>True when it is the outer end that has less.</summary>
+    internal bool IsOuterClipped { get; init; }
+
+    /// <summary>True when it is the inner end.</summary>
+    internal bool IsInnerClipped { get; init; }
+
+    /// <summary>Where it crosses the edge; not known beyond corners and of strokes picked between places.</summary>
+    internal Point Foot { get; init; }
+
     internal double Length => Outer.DistanceTo(Inner);
 }
 

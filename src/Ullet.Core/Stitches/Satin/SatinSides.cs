@@ -195,7 +195,7 @@ internal sealed class SatinSides
     }
 
     private StrokePlace FreePlace(Point foot, Point normal) =>
-        new(foot + (normal * _band.Outside), foot - (normal * _band.Inside));
+        new(foot + (normal * _band.Outside), foot - (normal * _band.Inside)) { Foot = foot };
 
     /// <summary>Adds the place at a vertex or between two, and more before it where something clips and does not do so evenly.</summary>
     private void AddSearched(
@@ -278,7 +278,7 @@ internal sealed class SatinSides
         (outward, inward) = _startTip?.Clip(foot, outward, inward) ?? (outward, inward);
         (outward, inward) = _endTip?.Clip(foot, outward, inward) ?? (outward, inward);
         (_lastOutward, _lastInward) = (outward, inward);
-        var isClipped = inward < _band.Inside - 1e-9 || outward < _band.Outside - 1e-9;
+        var (isOuterClipped, isInnerClipped) = (outward < _band.Outside - 1e-9, inward < _band.Inside - 1e-9);
         if (inward > CornerReach && stop is { } facing && Point.Dot((facing - foot).Unit(), normal * -1) > Facing)
         {
             // What lies across an edge is never sewn narrower than this: it would not hold it.
@@ -294,7 +294,10 @@ internal sealed class SatinSides
         }
         return new StrokePlace(foot + (normal * outward), foot - (normal * Math.Max(inward, -outward)))
         {
-            IsClipped = isClipped,
+            IsClipped = isOuterClipped || isInnerClipped,
+            IsOuterClipped = isOuterClipped,
+            IsInnerClipped = isInnerClipped,
+            Foot = foot,
         };
     }
 }
