@@ -1,5 +1,4 @@
 using Ullet.Core.Geometry;
-using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
 
