@@ -14,6 +14,9 @@ internal sealed record CoverEdge(int Ring, IReadOnlyList<SatinLeg> Legs, bool Is
     /// <summary>True for a ring without corners.</summary>
     internal bool IsSmooth { get; init; }
 
+    /// <summary>True for a ring with corners that begins between two of them: its last stroke is its first one.</summary>
+    internal bool BeginsAmid { get; init; }
+
     /// <summary>The numbers of its own that a leg has, or null.</summary>
     internal StretchNumbers? Stretch(SatinLeg leg, ImmutableArray<StretchNumbers> stretches) =>
         StretchNumbers.Of(stretches, leg.Feet);
@@ -67,6 +70,7 @@ internal static class CoverEdges
             yield return new CoverEdge(number, legs, true, rings[number].Points[start])
             {
                 IsSmooth = rings[number].Corners().IsEmpty,
+                BeginsAmid = !rings[number].Corners().IsEmpty && !rings[number].Corners().Contains(start),
             };
         }
         foreach (var stretch in visible?.Stretches ?? [])

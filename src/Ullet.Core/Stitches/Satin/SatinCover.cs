@@ -100,6 +100,10 @@ public static class SatinCover
             }
             StrokeSpread.Add(leg.Places, stretch?.Spacing ?? numbers.Spacing, edge.IsSmooth, strokes);
         }
+        if (edge.BeginsAmid && strokes.Count > 2)
+        {
+            strokes.RemoveAt(strokes.Count - 1);
+        }
         var all = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(strokes);
         var threads = new List<TopThread>(starts.Count);
         for (var i = 0; i < starts.Count; i++)

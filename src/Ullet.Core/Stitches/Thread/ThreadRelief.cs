@@ -16,7 +16,7 @@ internal sealed class ThreadRelief
     private const double Most = 1.4;
 
     /// <summary>The same where a closed cover runs on over its start.</summary>
-    private const double MostInOverlap = 1.45;
+    private const double MostInOverlap = 1.6;
 
     /// <summary>Nearer by this to where it is not, a place counts as beside the overlap, mm.</summary>
     private const double OverlapMargin = 0.3;
