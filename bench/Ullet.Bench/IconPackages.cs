@@ -1,74 +1,44 @@
-using System.Diagnostics;
-using System.Formats.Tar;
-using System.IO.Compression;
-
 namespace Ullet.Bench;
 
-/// <summary>Five hundred icons of two general icon packages.</summary>
+/// <summary>Icons of general icon packages.</summary>
 internal static class IconPackages
 {
     /// <summary>Filled icons, and icons of open and closed strokes; pinned, so that every run sees the same files.</summary>
     private static readonly string[] Packages = ["bootstrap-icons@1.13.2", "lucide-static@1.62.0"];
 
+    /// <summary>Packages that nothing was tuned to: of these a seed draws others each time.</summary>
+    private static readonly string[] Unseen = ["@tabler/icons@3.52.0", "ionicons@8.1.0"];
+
     private const int PerPackage = 250;
 
-    /// <summary>Their names and files.</summary>
-    internal static IReadOnlyList<(string Name, byte[] File)> All()
+    /// <summary>Their names and files: five hundred, evenly spread over each package in the order of their names.</summary>
+    internal static IReadOnlyList<(string Name, byte[] File)> All() =>
+        [
+            .. Packages.SelectMany(package =>
+            {
+                var icons = PackageFiles.Of(package, ".svg").Where(IsIcon).ToList();
+                return Enumerable.Range(0, PerPackage).Select(i => Named(package, icons[i * icons.Count / PerPackage]));
+            }),
+        ];
+
+    /// <summary>Icons drawn by a seed from packages that are otherwise not looked at.</summary>
+    internal static IReadOnlyList<(string Name, byte[] File)> Drawn(int seed)
     {
-        var folder = Directory.CreateTempSubdirectory("ullet-icons-").FullName;
-        try
-        {
-            return [.. Packages.SelectMany(package => Icons(package, folder))];
-        }
-        finally
-        {
-            Directory.Delete(folder, recursive: true);
-        }
+        var random = new Random(seed);
+        return
+        [
+            .. Unseen.SelectMany(package =>
+            {
+                var icons = PackageFiles.Of(package, ".svg").ToArray();
+                random.Shuffle(icons);
+                return icons.Take(PerPackage).Select(icon => Named(package, icon));
+            }),
+        ];
     }
 
-    /// <summary>Evenly spread over the package's icons in the order of their names.</summary>
-    private static IEnumerable<(string Name, byte[] File)> Icons(string package, string folder)
-    {
-        var archive = Fetch(package, folder);
-        var all = new SortedDictionary<string, byte[]>(StringComparer.Ordinal);
-        using var zipped = new GZipStream(File.OpenRead(archive), CompressionMode.Decompress);
-        using var tar = new TarReader(zipped);
-        while (tar.GetNextEntry() is { } entry)
-        {
-            if (
-                entry.Name.StartsWith("package/icons/", StringComparison.Ordinal)
-                && entry.Name.EndsWith(".svg", StringComparison.Ordinal)
-            )
-            {
-                using var bytes = new MemoryStream();
-                entry.DataStream!.CopyTo(bytes);
-                all[entry.Name] = bytes.ToArray();
-            }
-        }
-        var icons = all.ToList();
-        return Enumerable
-            .Range(0, PerPackage)
-            .Select(i => icons[i * icons.Count / PerPackage])
-            .Select(pair => ($"{package} {Path.GetFileName(pair.Key)}", pair.Value));
-    }
+    private static bool IsIcon((string Path, byte[] File) entry) =>
+        entry.Path.StartsWith("package/icons/", StringComparison.Ordinal);
 
-    private static string Fetch(string package, string folder)
-    {
-        using var npm = Process.Start(
-            new ProcessStartInfo("npm")
-            {
-                ArgumentList = { "pack", "--silent", "--pack-destination", folder, package },
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-                UseShellExecute = false,
-            }
-        )!;
-        var name = npm.StandardOutput.ReadToEnd().Trim().Split('\n')[^1];
-        npm.WaitForExit();
-        return npm.ExitCode == 0
-            ? Path.Combine(folder, name)
-            : throw new InvalidOperationException(
-                $"The icons of {package} can't be fetched from the package registry."
-            );
-    }
+    private static (string Name, byte[] File) Named(string package, (string Path, byte[] File) icon) =>
+        ($"{package} {Path.GetFileName(icon.Path)}", icon.File);
 }

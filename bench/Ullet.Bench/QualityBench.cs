@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Globalization;
 using Ullet.Core.Geometry;
 using Ullet.Core.Stitches;
 using Ullet.Core.Tests.Quality;
@@ -66,12 +67,35 @@ internal static class QualityBench
             );
             holds &= SewnBench.Run("icons", [.. QualitySamples.Icons()]);
         }
+        if (groups.Contains("unseen"))
+        {
+            var seed = groups
+                .Select(group => int.TryParse(group, out var given) ? given : -1)
+                .Append(Today)
+                .First(given => given >= 0);
+            Console.WriteLine($"drawn by seed {seed}");
+            foreach (var size in new[] { 60.0, Small })
+            {
+                var letters = QualitySamples.DrawnLetters(seed, size).ToList();
+                holds &= Row($"letters of unseen fonts, {size:0} mm", letters, mayBeThin: size <= Small);
+                holds &= SewnBench.Run($"unseen {size:0} mm", letters);
+            }
+            var icons = QualitySamples.Icons(IconPackages.Drawn(seed)).ToList();
+            holds &= Row(
+                "unseen icons, 80 mm",
+                icons.ConvertAll(icon => (icon.Name, (IReadOnlyList<Region>)AsStitched(icon.Regions)))
+            );
+            holds &= SewnBench.Run("unseen icons", icons);
+        }
         return holds;
     }
 
+    /// <summary>The seed of the day.</summary>
+    private static int Today => int.Parse($"{DateTime.Now:yyyyMMdd}", CultureInfo.InvariantCulture);
+
     private static bool Row(
         string title,
-        IReadOnlyList<(string Name, IReadOnlyList<Region> Regions)> outlines,
+        List<(string Name, IReadOnlyList<Region> Regions)> outlines,
         bool mayBeThin = false
     )
     {

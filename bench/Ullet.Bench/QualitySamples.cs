@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Drawings;
 using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
 using Ullet.Core.Tests.Samples;
 using Ullet.Files.Drawings;
 using Ullet.Files.Fonts;
@@ -42,9 +43,39 @@ internal static class QualitySamples
         );
 
     /// <summary>Icons, each filled outline or closed line a piece, the whole 80 mm across.</summary>
-    internal static IEnumerable<(string Name, IReadOnlyList<Region> Regions)> Icons()
+    internal static IEnumerable<(string Name, IReadOnlyList<Region> Regions)> Icons() => Icons(IconPackages.All());
+
+    /// <summary>Letters of fonts that nothing was tuned to, drawn by a seed.</summary>
+    internal static IEnumerable<(string Name, IReadOnlyList<Region> Regions)> DrawnLetters(int seed, double capHeight)
     {
-        foreach (var (name, file) in IconPackages.All())
+        var random = new Random(seed);
+        foreach (var package in UnseenFonts)
+        {
+            var files = PackageFiles.Of(package, ".ttf");
+            var face = FontReader.Read(package, files[random.Next(files.Count)].File).Value;
+            for (var i = 0; i < LettersPerFont; i++)
+            {
+                var letter = Letters[random.Next(Letters.Length)];
+                yield return ($"{package} {letter} {capHeight:0}", Text(face, letter.ToString(), capHeight));
+            }
+        }
+    }
+
+    private static readonly string[] UnseenFonts =
+    [
+        "@expo-google-fonts/lora@0.4.2",
+        "@expo-google-fonts/oswald@0.4.2",
+        "@expo-google-fonts/dancing-script@0.4.2",
+    ];
+
+    private const int LettersPerFont = 60;
+
+    /// <summary>The same of other icons.</summary>
+    internal static IEnumerable<(string Name, IReadOnlyList<Region> Regions)> Icons(
+        IReadOnlyList<(string Name, byte[] File)> files
+    )
+    {
+        foreach (var (name, file) in files)
         {
             var read = SvgDrawingReader.Read(file);
             if (!read.IsOk)
@@ -77,7 +108,11 @@ internal static class QualitySamples
 
     private static ImmutableArray<Region> Text(string fontId, string text, double capHeight)
     {
-        var face = new FontShelf().Find(fontId)!;
+        return Text(new FontShelf().Find(fontId)!, text, capHeight);
+    }
+
+    private static ImmutableArray<Region> Text(IFontFace face, string text, double capHeight)
+    {
         var scale = capHeight / face.CapHeight;
         var contours = new List<Contour>();
         var x = 0.0;
