@@ -33,6 +33,8 @@ async Task Serve()
     var wasStopped = !File.Exists(Path.Combine(options.DataFolder, DataFolder.LockName));
     using var folder = DataFolder.Hold(options.DataFolder);
     DatabaseStart.Prepare(options.DataFolder, wasStopped);
+    // One connection stays open: were none, many that are opened at once would find the database busy with its own start.
+    var open = PlainSql.Open(options.DataFolder);
     try
     {
         await ServerSetup.Fill(app.Services, options);
@@ -53,6 +55,7 @@ async Task Serve()
     finally
     {
         await app.DisposeAsync();
+        await open.DisposeAsync();
         if (DatabaseStart.Close(options.DataFolder) is { } words)
         {
             await Console.Error.WriteLineAsync(words);

@@ -64,6 +64,7 @@ internal sealed class Workshop(
         return new KeyedPiece(work, laidKey, layer.EdgesKey);
     }
 
+    /// <summary>Asked for long after the evaluation by whoever reads it: the request that it was made for may have ended since.</summary>
     private Area Offset(Outline outline, ContentHash key, double distance, bool keepHoles) =>
-        cache.Get(_offsets, new OffsetInput(outline, key, distance, keepHoles), cancellation);
+        cache.Get(_offsets, new OffsetInput(outline, key, distance, keepHoles), CancellationToken.None);
 }

@@ -42,6 +42,15 @@ public sealed class EvaluatorTests
     }
 
     [Fact]
+    public void Evaluated_ForARequestThatEndedSince_IsReadByOthers()
+    {
+        using var request = new CancellationTokenSource();
+        var evaluated = new Evaluator(new StationCache()).Evaluate(TenPieces(), request.Token);
+        request.Cancel();
+        Assert.All(evaluated.Pieces, piece => Assert.NotNull(piece.Offset(1.2345, true)));
+    }
+
+    [Fact]
     public void Evaluate_FromACache_IsTheSameAsMadeAnew_ForEveryStation()
     {
         var shared = new Evaluator(new StationCache(), new BlockFonts());

@@ -19,6 +19,8 @@ const SHAPES = ["Ullet-Shapes", "form-and-making"] as const;
 /** Answers that come sooner than this are never asked about. */
 const PATIENCE_MS = 900;
 const LOOK_EVERY_MS = 500;
+const BUSY_MS = 200;
+const MOST_ROUNDS = 4;
 
 /** The requests of this page that stand in the queue. */
 export const useWorks = create<Works>(() => ({ list: [] }));
@@ -36,11 +38,20 @@ export async function fetchNamed(request: Request): Promise<Response> {
     void look();
   }, PATIENCE_MS);
   try {
-    return await fetch(request);
+    return await fetchAgainWhileBusy(request);
   } finally {
     clearTimeout(timer);
     waiting.delete(id);
     useWorks.setState((state) => ({ list: state.list.filter((work) => work.id !== id) }));
+  }
+}
+
+/** What is only read is asked for again when another program uses the data just then. */
+async function fetchAgainWhileBusy(request: Request): Promise<Response> {
+  for (let round = 1; ; round++) {
+    const answer = await fetch(request.clone());
+    if (answer.status !== 503 || request.method !== "GET" || round === MOST_ROUNDS) return answer;
+    await new Promise((done) => setTimeout(done, BUSY_MS * round));
   }
 }
 
