@@ -1,4 +1,5 @@
 using System.Reflection;
+using Microsoft.Data.Sqlite;
 using Ullet.Server.Commands;
 using Ullet.Server.Data;
 using Ullet.Server.Hosting;
@@ -33,10 +34,11 @@ async Task Serve()
     var wasStopped = !File.Exists(Path.Combine(options.DataFolder, DataFolder.LockName));
     using var folder = DataFolder.Hold(options.DataFolder);
     DatabaseStart.Prepare(options.DataFolder, wasStopped);
-    // One connection stays open: were none, many that are opened at once would find the database busy with its own start.
-    var open = PlainSql.Open(options.DataFolder);
+    SqliteConnection? open = null;
     try
     {
+        // One connection stays open, so that no other is ever the first, which looks through the journal and finds the rest in its way.
+        open = PlainSql.Open(options.DataFolder);
         await ServerSetup.Fill(app.Services, options);
         app.Lifetime.ApplicationStarted.Register(() =>
             Console.WriteLine($"Ullet is ready: {string.Join(' ', app.Urls)} (data in {options.DataFolder})")
@@ -55,7 +57,10 @@ async Task Serve()
     finally
     {
         await app.DisposeAsync();
-        await open.DisposeAsync();
+        if (open is not null)
+        {
+            await open.DisposeAsync();
+        }
         if (DatabaseStart.Close(options.DataFolder) is { } words)
         {
             await Console.Error.WriteLineAsync(words);

@@ -49,8 +49,14 @@ export async function fetchNamed(request: Request): Promise<Response> {
 /** What is only read is asked for again when another program uses the data just then. */
 async function fetchAgainWhileBusy(request: Request): Promise<Response> {
   for (let round = 1; ; round++) {
+    if (request.method !== "GET" || round === MOST_ROUNDS) return fetch(request);
     const answer = await fetch(request.clone());
-    if (answer.status !== 503 || request.method !== "GET" || round === MOST_ROUNDS) return answer;
+    if (answer.status !== 503) return answer;
+    const told = (await answer
+      .clone()
+      .json()
+      .catch(() => null)) as { code?: string } | null;
+    if (told?.code !== "database-busy") return answer;
     await new Promise((done) => setTimeout(done, BUSY_MS * round));
   }
 }
