@@ -84,6 +84,7 @@ internal static class EditBench
                 )
             );
         }
+        var alone = Measured.Median(Turns, i => Widen(50_000 + i));
         var (answer, two) = (answers.Order().ElementAt(Turns / 2), twos.Order().ElementAt(Turns / 2));
         var project = Piece();
         var count = new Evaluator(new StationCache()).Evaluate(project).Program.StitchCount;
@@ -95,6 +96,7 @@ internal static class EditBench
         var bound = piece + (1.5 * document);
         return
         [
+            new Ratio($"an edit's answer of 0.6, without the scene, piece of {count:N0} stitches", alone, bound),
             new Ratio($"an edit's answer with its scene, piece of {count:N0} stitches", answer, 1.5 * bound),
             new Ratio("the same against the edit and the scene asked for one after the other", answer, two),
         ];

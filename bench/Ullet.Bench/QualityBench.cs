@@ -55,7 +55,7 @@ internal static class QualityBench
         {
             foreach (var (name, regions) in SewnBench.Nasty())
             {
-                holds &= Row(name, [(name, AsStitched(regions))]);
+                holds &= Row(name, [(name, SmoothedRing.Of(regions))]);
             }
             holds &= SewnBench.Run("nasty", SewnBench.Nasty());
         }
@@ -83,7 +83,7 @@ internal static class QualityBench
             var icons = QualitySamples.Icons(IconPackages.Drawn(seed)).ToList();
             holds &= Row(
                 "unseen icons, 80 mm",
-                icons.ConvertAll(icon => (icon.Name, (IReadOnlyList<Region>)AsStitched(icon.Regions)))
+                icons.ConvertAll(icon => (icon.Name, (IReadOnlyList<Region>)SmoothedRing.Of(icon.Regions)))
             );
             holds &= SewnBench.Run("unseen icons", icons);
         }
@@ -125,15 +125,6 @@ internal static class QualityBench
         }
         return broken.Count == 0;
     }
-
-    /// <summary>Rough outlines are judged as stitches follow them.</summary>
-    private static List<Region> AsStitched(IReadOnlyList<Region> regions) =>
-        [
-            .. regions.Select(region => new Region(
-                SmoothedRing.Of(region.Shell),
-                [.. region.Holes.Select(hole => SmoothedRing.Of(hole))]
-            )),
-        ];
 
     private static bool HasNarrowPlace(IReadOnlyList<Region> regions) =>
         !SatinCover.Make([.. regions], Usual, CancellationToken.None).NarrowPlaces.IsEmpty;

@@ -103,8 +103,8 @@ public sealed class Evaluator
                 RunSheet = runSheet,
                 Plan = plan,
                 Operated = Operated(project, shapes, cancellation),
-                Covers = Judged(first, cancellation),
-                Holds = Held(first, cancellation),
+                Covers = Judged(_judge, stage => stage.Cover is not null, first, cancellation),
+                Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
             }
         );
         return new Evaluated(project, outlines, cloths, hoopings, sheets, findings)
@@ -170,29 +170,22 @@ public sealed class Evaluator
                 }),
         ];
 
-    private ImmutableArray<HoldReport> Held(HoopingOutput hooping, CancellationToken cancellation) =>
+    /// <summary>What a judge says of every sewn stage that it judges.</summary>
+    private ImmutableArray<T> Judged<T>(
+        IStation<SewnStage, T> judge,
+        Func<Stage, bool> judges,
+        HoopingOutput hooping,
+        CancellationToken cancellation
+    )
+        where T : class =>
         [
             .. hooping
                 .RunSheet.Steps.OfType<StitchStep>()
-                .Where(step => HoldJudge.Judges(step.Stage))
+                .Where(step => judges(step.Stage))
                 .Select(step =>
                     _cache.Get(
-                        _holds,
-                        new HoldJudgeInput(step.Stage, hooping.Stitches[step.Key], hooping.StitchKeys[step.Key]),
-                        cancellation
-                    )
-                ),
-        ];
-
-    private ImmutableArray<CoverReport> Judged(HoopingOutput hooping, CancellationToken cancellation) =>
-        [
-            .. hooping
-                .RunSheet.Steps.OfType<StitchStep>()
-                .Where(step => step.Stage.Cover is not null)
-                .Select(step =>
-                    _cache.Get(
-                        _judge,
-                        new CoverJudgeInput(step.Stage, hooping.Stitches[step.Key], hooping.StitchKeys[step.Key]),
+                        judge,
+                        new SewnStage(step.Stage, hooping.Stitches[step.Key], hooping.StitchKeys[step.Key]),
                         cancellation
                     )
                 ),

@@ -67,6 +67,10 @@ public static class SmoothedRing
         return Ring.Of(points);
     }
 
+    /// <summary>Parts as stitches follow them.</summary>
+    public static ImmutableArray<Region> Of(IEnumerable<Region> parts) =>
+        [.. parts.Select(part => new Region(Of(part.Shell), [.. part.Holes.Select(hole => Of(hole))]))];
+
     /// <summary>How far the ring moves when it is smoothed, mm, and where most; 0 where it has no such detail.</summary>
     public static (double Length, Point At) DriftOf(Ring ring)
     {

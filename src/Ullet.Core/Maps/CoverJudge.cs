@@ -7,11 +7,11 @@ using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Maps;
 
-/// <summary>A cover that was sewn.</summary>
+/// <summary>A stage that was sewn, to be judged.</summary>
 /// <param name="Stage">The stage.</param>
 /// <param name="Stitches">Its needle points.</param>
 /// <param name="StitchesKey">Stands for them in the key.</param>
-public sealed record CoverJudgeInput(Stage Stage, StepStitches Stitches, ContentHash StitchesKey);
+public sealed record SewnStage(Stage Stage, StepStitches Stitches, ContentHash StitchesKey);
 
 /// <summary>A place and what was measured there.</summary>
 public sealed record MeasuredPlace(Point At, double Value);
@@ -35,7 +35,7 @@ public sealed record CoverReport(
 }
 
 /// <summary>Measures covers: whether needle points pile up, cloth shows, or stitches spill.</summary>
-public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
+public sealed class CoverJudge : IStation<SewnStage, CoverReport>
 {
     private const double Cell = 0.1;
     private const double Disc = 0.5;
@@ -49,10 +49,10 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
 
     public long Bytes(CoverReport output) => 4 * Footprint.Thing;
 
-    public ContentHash Key(CoverJudgeInput input) =>
+    public ContentHash Key(SewnStage input) =>
         ContentHash.Of(input.Stage.Key.ToString(), $"cover-judge-{Version}-{input.StitchesKey.Hex}");
 
-    public CoverReport Compute(CoverJudgeInput input, CancellationToken cancellation)
+    public CoverReport Compute(SewnStage input, CancellationToken cancellation)
     {
         var (stage, cover) = (input.Stage, input.Stage.Cover!.Numbers);
         var tops = input.Stitches.Runs.Where(run => run.Kind == RunKind.Top).ToList();
@@ -110,7 +110,7 @@ public sealed class CoverJudge : IStation<CoverJudgeInput, CoverReport>
 
     /// <summary>The edges as stitches follow them.</summary>
     private static List<Ring> AsStitched(Outline outline) =>
-        [.. outline.Flatten().SelectMany(region => region.Rings).Select(ring => SmoothedRing.Of(ring))];
+        [.. SmoothedRing.Of(outline.Flatten()).SelectMany(region => region.Rings)];
 
     /// <summary>How far any stretch of a band reaches from the edge, mm.</summary>
     private static double ReachOf(SatinNumbers band) =>

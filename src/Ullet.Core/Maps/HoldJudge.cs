@@ -6,12 +6,6 @@ using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Maps;
 
-/// <summary>A line that is to hold a piece's edge.</summary>
-/// <param name="Stage">The stage: a tack-down, or a cover that is a line.</param>
-/// <param name="Stitches">Its needle points.</param>
-/// <param name="StitchesKey">Stands for them in the key.</param>
-public sealed record HoldJudgeInput(Stage Stage, StepStitches Stitches, ContentHash StitchesKey);
-
 /// <summary>How much of an edge is held.</summary>
 /// <param name="Key">The step that is to hold it.</param>
 /// <param name="Free">The longest stretch of edge that it leaves free, mm, where that is over 3.</param>
@@ -19,20 +13,20 @@ public sealed record HoldJudgeInput(Stage Stage, StepStitches Stitches, ContentH
 public sealed record HoldReport(StepKey Key, MeasuredPlace? Free, bool IsMissing);
 
 /// <summary>Looks whether a tack-down, or a line that is a cover, comes near every stretch of its edge.</summary>
-public sealed class HoldJudge : IStation<HoldJudgeInput, HoldReport>
+public sealed class HoldJudge : IStation<SewnStage, HoldReport>
 {
     public int Version => 1;
 
     public long Bytes(HoldReport output) => 2 * Footprint.Thing;
 
-    public ContentHash Key(HoldJudgeInput input) =>
+    public ContentHash Key(SewnStage input) =>
         ContentHash.Of(input.Stage.Key.ToString(), $"hold-judge-{Version}-{input.StitchesKey.Hex}");
 
     /// <summary>True for a stage that is there to hold an edge.</summary>
     public static bool Judges(Stage stage) =>
         stage.Id == StageId.TackDown || stage.Cover is { Numbers.LiesAcross: false };
 
-    public HoldReport Compute(HoldJudgeInput input, CancellationToken cancellation)
+    public HoldReport Compute(SewnStage input, CancellationToken cancellation)
     {
         var visible = input.Stage.Cover?.Visible;
         var rings = input.Stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
@@ -50,12 +44,12 @@ public sealed class HoldJudge : IStation<HoldJudgeInput, HoldReport>
             .Stitches.Runs.Where(run => run.Points.Length > 1)
             .Select(run => new Ring([.. run.Points, .. run.Points.Reverse().Skip(1)]))
             .ToList();
-        var (length, at) = NarrowInset.LongestFree(
+        var (length, at) = HeldEdge.LongestFree(
             edges.Select(edge => (IReadOnlyList<Point>)edge),
             lines,
-            NarrowInset.Holds(DistanceOf(input.Stage.Plan))
+            HeldEdge.Within(DistanceOf(input.Stage.Plan))
         );
-        return new HoldReport(input.Stage.Key, length > NarrowInset.Free ? new MeasuredPlace(at, length) : null, false);
+        return new HoldReport(input.Stage.Key, length > HeldEdge.Free ? new MeasuredPlace(at, length) : null, false);
     }
 
     /// <summary>How far inside the edge a plan's stitches begin, mm.</summary>

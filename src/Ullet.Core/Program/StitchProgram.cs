@@ -25,7 +25,8 @@ public sealed record StitchProgram(
             Footprint.Thing + (step is ProgramStitches sewn ? CommandBytes * sewn.Commands.Length : TextBytes)
         );
 
-    private const long CommandBytes = 24;
+    /// <summary>A command and its role.</summary>
+    private const long CommandBytes = 28;
 
     private const long TextBytes = 2000;
 

@@ -65,7 +65,7 @@ public sealed class MapsTests
         var (stage, stitches) = Covers(evaluated).Single();
         CoverReport Report(Func<StitchRun, StitchRun> spoil) =>
             new CoverJudge().Compute(
-                new CoverJudgeInput(
+                new SewnStage(
                     stage,
                     stitches with
                     {

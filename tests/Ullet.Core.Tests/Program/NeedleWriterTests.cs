@@ -29,11 +29,15 @@ public sealed class NeedleWriterTests
     [Fact]
     public void Travel_OfATackDown_IsSewnOnlyWhereTheCoverHidesIt()
     {
+        Assert.Equal(1, Count(Write(UpTo(4.2), Run(0, 0, 0), Run(1, 12, 0)), NeedleKind.Trim));
+        Assert.Equal(2, Count(Write(UpTo(3.8), Run(0, 0, 0), Run(1, 12, 0)), NeedleKind.Trim));
         // A ring whose counter lies 3 mm inside it, or 6: satin hides 0.9 mm from either line, a zigzag nothing.
         Assert.Equal(1, TrimsOfTackDown(CoverKind.Satin, 14));
         Assert.Equal(2, TrimsOfTackDown(CoverKind.Satin, 8));
         Assert.Equal(2, TrimsOfTackDown(CoverKind.Zigzag, 11));
     }
+
+    private static TravelJudge UpTo(double length) => (from, to, _, _) => from.DistanceTo(to) <= length;
 
     private static int TrimsOfTackDown(CoverKind cover, double hole)
     {

@@ -53,7 +53,7 @@ public sealed class InsetLineTests
         for (var round = 0; round < 40; round++)
         {
             var regions = RandomOutlines.One(random).Flatten();
-            var distance = 0.5 + random.NextDouble();
+            var distance = 0.5 + (random.NextDouble() * 2);
             var edges = new SegmentIndex(regions.SelectMany(region => region.Rings));
             foreach (var line in InsetLine.Moved(regions, distance) ?? [])
             {

@@ -17,8 +17,11 @@ internal static class EntryChoice
     /// <summary>Places to begin at lie no farther apart than this on straight edges, mm.</summary>
     private const double Apart = 2;
 
-    /// <summary>Of an edge so many places are looked at.</summary>
+    /// <summary>Of a long edge about so many places are looked at.</summary>
     private const int MostPlaces = 400;
+
+    /// <summary>Of an edge shorter than this every vertex is looked at, mm.</summary>
+    private const double Long = 400;
 
     /// <summary>Of several edges' places so many are weighed each.</summary>
     private const int MostWeighed = 48;
@@ -67,7 +70,7 @@ internal static class EntryChoice
             Budget.Spend();
             var (here, next) = (points[i], points[(i + 1) % points.Length]);
             var length = here.DistanceTo(next);
-            if (since >= every || ring.Length < MostPlaces)
+            if (since >= every || ring.Length < Long)
             {
                 yield return new EntryPlace(here, i, along, IsVertex: true);
                 since = 0;

@@ -33,7 +33,7 @@ internal static class InsetLine
     /// <param name="distance">Inwards of the material when over 0, mm.</param>
     internal static ImmutableArray<Ring> Of(ImmutableArray<Region> regions, double distance)
     {
-        regions = Smoothed(regions);
+        regions = SmoothedRing.Of(regions);
         if (Math.Abs(distance) < Tolerance.Quantum)
         {
             return [.. regions.SelectMany(region => region.Rings)];
@@ -42,15 +42,6 @@ internal static class InsetLine
             ? [.. RegionOffset.By(regions, -distance).SelectMany(region => region.Rings)]
             : [.. regions.SelectMany(region => Inside([region], distance))];
     }
-
-    /// <summary>The outline as stitches follow it.</summary>
-    private static ImmutableArray<Region> Smoothed(ImmutableArray<Region> regions) =>
-        [
-            .. regions.Select(region => new Region(
-                SmoothedRing.Of(region.Shell),
-                [.. region.Holes.Select(hole => SmoothedRing.Of(hole))]
-            )),
-        ];
 
     /// <summary>The line inside a part. What is hardly wider than twice the distance all round has no middle line to speak of: there it
     /// lies nearer to the edge.</summary>
@@ -71,17 +62,17 @@ internal static class InsetLine
     }
 
     private static bool IsHeld(ImmutableArray<Region> regions, ImmutableArray<Ring> line, double distance) =>
-        NarrowInset
+        HeldEdge
             .LongestFree(
                 regions
                     .SelectMany(region => region.Rings)
                     .Where(ring => !CoverEdges.IsSpeck(ring))
                     .Select(ring => (IReadOnlyList<Point>)[.. ring.Points, ring.Points[0]]),
                 line,
-                NarrowInset.Holds(distance)
+                HeldEdge.Within(distance)
             )
             .Length
-        <= NarrowInset.Free / 2;
+        <= HeldEdge.Free / 2;
 
     /// <summary>The line leg by leg; null where edges are in each other's way.</summary>
     internal static ImmutableArray<Ring>? Moved(ImmutableArray<Region> regions, double distance)

@@ -5,7 +5,7 @@ using Ullet.Core.Pipeline;
 namespace Ullet.Core.Stitches;
 
 /// <summary>What lies under a satin cover: a run along its middle, runs near its sides, a wide zigzag under broad ones.</summary>
-/// <remarks>Law, tested in SatinUnderlayTests: no underlay leaves what the top hides. Where a track has no room it goes straight on if
+/// <remarks>Law, tested in SewnPieceTests: no underlay leaves what the top hides. Where a track has no room it goes straight on if
 /// the top hides that, else along the band's middle.</remarks>
 internal static class SatinUnderlay
 {
