@@ -7,7 +7,7 @@ namespace Ullet.Core.Applique;
 /// <summary>Stage to needle points, without travel, locks and trims.</summary>
 public sealed class StitchStation : IStation<Stage, StepStitches>
 {
-    public int Version => 9;
+    public int Version => 10;
 
     public long Bytes(StepStitches output) => Footprint.Thing + output.Runs.Sum(run => Footprint.Of(run.Points));
 

@@ -30,48 +30,58 @@ public sealed class ThreadFieldTests
         Assert.DoesNotContain(raster.Layers.ToArray(), layers => layers > 0);
     }
 
-    /// <summary>The sliding sums against every square counted by itself, with and without a place that may be sewn over.</summary>
+    /// <summary>Against every cell counted by itself, with and without a place that may be sewn over; what is taken away again leaves
+    /// no trace.</summary>
     [Theory]
     [InlineData(1, false)]
     [InlineData(2, true)]
-    public void Surplus_IsThatOfEverySquareCountedByItself(int seed, bool withOverlap)
+    public void Over_IsWhatLiesBeyondTheMostOnEveryCell(int seed, bool withOverlap)
     {
         var random = new Random(seed);
         var box = new Box(-4, -4, 4, 4);
         var overlap = new Point(1, -1);
         var (field, raster) = (new ThreadField(), new ThreadRaster(box, 0.1, ThreadField.CountedWidth));
-        field.Begin(box, 1.4, 3, withOverlap ? [overlap] : [], 1.5);
+        field.Begin(box, 2, 4, withOverlap ? [overlap] : [], 1.5);
         for (var i = 0; i < 60; i++)
         {
             var (from, to) = (Somewhere(random, 3.5), Somewhere(random, 3.5));
             field.Lay(from, to);
             raster.Draw(from, to);
         }
-        var plain = 0.0;
-        for (var row = 0; row < raster.Rows; row++)
+        Point[] other = [Somewhere(random, 3), Somewhere(random, 3)];
+        field.Change([], other);
+        field.Change(other, []);
+        var plain = 0;
+        for (var at = 0; at < raster.Layers.Length; at++)
         {
-            for (var column = 0; column < raster.Columns; column++)
-            {
-                var middle = raster.At(column - 4, row - 4);
-                var limit = withOverlap && middle.DistanceTo(overlap) <= 1.5 ? 3 : 1.4;
-                plain += Math.Max(0, Sum(raster, column, row) - (limit * 0.9 * 81)) / 81;
-            }
+            var middle = raster.At(at % raster.Columns, at / raster.Columns);
+            plain += Math.Max(0, raster.Layers[at] - (withOverlap && middle.DistanceTo(overlap) <= 1.5 ? 4 : 2));
         }
         Assert.True(plain > 1);
-        Assert.Equal(plain, field.Surplus().Sum, plain * 0.02);
+        Assert.Equal(plain, field.Over, plain * 0.02);
     }
 
-    private static int Sum(ThreadRaster raster, int column, int row)
+    [Fact]
+    public void TooThick_NamesPlacesUntilTheyAreGivenUp()
     {
-        var sum = 0;
-        for (var y = Math.Max(0, row - 8); y <= row; y++)
+        var field = new ThreadField();
+        field.Begin(new Box(-2, -2, 2, 2), 2, 4, [], 1);
+        for (var i = 0; i < 5; i++)
         {
-            for (var x = Math.Max(0, column - 8); x <= column; x++)
-            {
-                sum += raster.Layers[(y * raster.Columns) + x];
-            }
+            field.Lay(new Point(-1, 0), new Point(1, 0));
         }
-        return sum;
+        var named = new List<Point>();
+        foreach (var place in field.TooThick(2))
+        {
+            named.Add(place);
+            field.GiveUp(place);
+        }
+        Assert.All(named, place => Assert.True(Math.Abs(place.Y) <= 0.2 && Math.Abs(place.X) <= 1.01));
+        Assert.Equal(named.Count, named.Distinct().Count());
+        Assert.InRange(named.Count, 3, 20);
+        Assert.Empty(field.TooThick(2));
+        field.TryAgain();
+        Assert.NotEmpty(field.TooThick(2));
     }
 
     private static Point Somewhere(Random random, double within) =>

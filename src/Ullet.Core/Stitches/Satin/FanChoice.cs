@@ -22,26 +22,14 @@ internal static class FanChoice
     /// <summary>Barer than this a fan is thinned less, share of it.</summary>
     private const double MostBare = 0.004;
 
-    /// <summary>Counted with thread a little narrower, so that slits narrower than a cell show, a fan barer than this is looked
-    /// at again with all that lies about it.</summary>
-    private const double Doubtful = 0.004;
+    private static readonly double[] Rooms = [1.2, 1.3, 1.12];
 
-    private const double NarrowThread = 0.9 * StitchDefaults.ThreadWidth;
+    private const int Phases = 4;
 
-    private static readonly double[] Rooms = [1.12, 1.25, 1.04, 1.35, 0.95, 0.86];
-
-    private const int Phases = 6;
-
-    /// <summary>The thinning under which neither too much thread lies anywhere nor too little, and whether some doubt is left
-    /// that it lies well.</summary>
+    /// <summary>The needle points under which least too much thread lies anywhere and least too little.</summary>
     /// <param name="strokes">The fan with some strokes to either side.</param>
-    /// <param name="first">The fan's first stroke among all; its evenness says which end is sewn.</param>
-    /// <param name="endOf">Where a stroke's needle point falls under a thinning, by the stroke's number among all.</param>
-    internal static (Thinning Thinning, bool IsDoubtful) Best(
-        ReadOnlySpan<Stroke> strokes,
-        int first,
-        Func<int, Thinning, Point> endOf
-    )
+    /// <param name="endsOf">Where the strokes' needle points fall under a thinning.</param>
+    internal static Point[] Best(ReadOnlySpan<Stroke> strokes, Func<Thinning, Point[]> endsOf)
     {
         var box = Box.Empty;
         foreach (ref readonly var stroke in strokes)
@@ -50,42 +38,30 @@ internal static class FanChoice
         }
         var raster = new ThreadRaster(box.Grown(2 * Cell), Cell);
         var isBand = Band(strokes, raster);
-        var (best, least) = (new Thinning(Rooms[0], 0), double.MaxValue);
+        var (best, least) = (Array.Empty<Point>(), double.MaxValue);
         foreach (var room in Rooms)
         {
             for (var phase = 0; phase < Phases; phase++)
             {
                 Budget.Spend();
-                var tried = new Thinning(room, phase);
-                Sew(tried, strokes.Length, first, endOf, raster);
+                var tried = endsOf(new Thinning(room, phase));
+                Sew(tried, raster);
                 var cost = Cost(raster, isBand);
-                if (cost <= 0)
-                {
-                    var narrow = new ThreadRaster(raster.Box, Cell, NarrowThread);
-                    Sew(tried, strokes.Length, first, endOf, narrow);
-                    return (tried, BareShare(narrow.Layers, isBand) > Doubtful);
-                }
                 if (cost < least)
                 {
                     (best, least) = (tried, cost);
                 }
             }
         }
-        return (best, true);
+        return best;
     }
 
-    private static void Sew(
-        Thinning thinning,
-        int count,
-        int first,
-        Func<int, Thinning, Point> endOf,
-        ThreadRaster raster
-    )
+    private static void Sew(Point[] ends, ThreadRaster raster)
     {
         raster.Clear();
-        for (var i = 1; i < count; i++)
+        for (var i = 1; i < ends.Length; i++)
         {
-            raster.Draw(endOf(first + i - 1, thinning), endOf(first + i, thinning));
+            raster.Draw(ends[i - 1], ends[i]);
         }
     }
 
@@ -144,6 +120,6 @@ internal static class FanChoice
                 thick = Math.Max(thick, sum / (double)(Place * Place));
             }
         }
-        return Math.Max(0, (BareShare(layers, isBand) - MostBare) * 20) + Math.Max(0, thick - MostLayers);
+        return Math.Max(0, (BareShare(layers, isBand) - MostBare) * 50) + Math.Max(0, thick - MostLayers);
     }
 }

@@ -4,22 +4,19 @@ using Ullet.Core.Pipeline;
 namespace Ullet.Core.Stitches;
 
 /// <summary>Turns strokes into needle points and shortens those that would crowd.</summary>
-/// <remarks>Where strokes draw together towards one side (round a tight curve), so many of them end early that thread lies
-/// hardly thicker than on a straight edge: at every depth a share of the strokes goes on, and which ones do is spread evenly
-/// by the van der Corput sequence. Ends that would still land on others (where edges face each other) are drawn back, least
-/// first, until they stand apart.</remarks>
+/// <remarks>Where strokes draw together towards one side (round a curve), so many of them end early that thread lies hardly thicker
+/// than on a straight edge (<see cref="FanEnds"/>). Ends that would still land on others (where edges face each other) are drawn back,
+/// least first, until they stand apart.</remarks>
 internal sealed class ShortStrokes
 {
     /// <summary>Strokes at least this share of what was asked apart are left as they are: near a side that is not much.</summary>
     private const double Crowded = 0.62;
 
+    /// <summary>From this share on some strokes end early.</summary>
+    internal const double Thinned = 0.92;
+
     /// <summary>Nearer than this share of what was asked strokes may lie too thick together with others.</summary>
     private const double Dense = 0.8;
-
-    /// <summary>A stroke keeps at least this share of its length.</summary>
-    private const double LeastKept = 0.3;
-
-    private const int Levels = 4;
 
     /// <summary>How much thicker than on a straight edge thread may lie.</summary>
     internal const double UsualRoom = 1.12;
@@ -50,7 +47,7 @@ internal sealed class ShortStrokes
     /// <param name="outerFirst">Whether the first stroke is entered at its outer end.</param>
     internal void Sew(ReadOnlySpan<Stroke> strokes, TopThread thread, bool outerFirst = true)
     {
-        var fan = new Fan(0, 0, new Thinning(_room, 0), IsDoubtful: false);
+        var fan = new Fan(0, 0, [], IsDoubtful: false);
         var lastCrowded = int.MinValue / 2;
         var nextCrowded = -1;
         for (var i = 0; i < strokes.Length; i++)
@@ -68,12 +65,12 @@ internal sealed class ShortStrokes
             {
                 lastCrowded = i;
             }
-            if (i >= fan.End && IsCrowded(strokes[i]))
+            if (i >= fan.End && IsThinned(strokes[i]))
             {
                 fan = FanFrom(strokes, i, outerFirst);
             }
             var isOuter = i % 2 == 0 == outerFirst;
-            var point = End(strokes[i], i, isOuter, fan.Thinning);
+            var point = i < fan.End ? fan.Points[i - fan.First] : FullEnd(strokes[i], isOuter);
             var asThinned = point;
             var isBesideCrowd = i - lastCrowded <= Neighbours || nextCrowded - i <= Neighbours;
             if (isBesideCrowd)
@@ -94,33 +91,38 @@ internal sealed class ShortStrokes
     private Fan FanFrom(ReadOnlySpan<Stroke> strokes, int first, bool outerFirst)
     {
         var end = first + 1;
-        while (end < strokes.Length && end - first < LongestFan && IsCrowded(strokes[end]))
+        var isTight = IsCrowded(strokes[first]);
+        while (end < strokes.Length && end - first < LongestFan && IsThinned(strokes[end]))
         {
+            isTight |= IsCrowded(strokes[end]);
             end++;
         }
         if (_room < UsualRoom)
         {
-            return new Fan(first, end, new Thinning(_room, 0), IsDoubtful: false);
+            return new Fan(
+                first,
+                end,
+                FanEnds.Of(strokes[first..end], first, outerFirst, new Thinning(_room, 0)),
+                IsDoubtful: false
+            );
         }
         var (from, to) = (Math.Max(0, first - Neighbours), Math.Min(strokes.Length, end + Neighbours));
         var seen = strokes[from..to].ToArray();
-        var (thinning, isDoubtful) = FanChoice.Best(
-            seen,
-            from,
-            (i, tried) => End(seen[i - from], i, i % 2 == 0 == outerFirst, tried)
-        );
-        return new Fan(first, end, thinning, isDoubtful);
+        if (!isTight)
+        {
+            var plain = FanEnds.Of(seen, from, outerFirst, new Thinning(GentleRoom, 0));
+            return new Fan(first, end, plain[(first - from)..(end - from)], IsDoubtful: false);
+        }
+        var points = FanChoice.Best(seen, tried => FanEnds.Of(seen, from, outerFirst, tried));
+        return new Fan(first, end, points[(first - from)..(end - from)], IsDoubtful: true);
     }
 
-    private static Point End(in Stroke stroke, int number, bool isOuter, Thinning thinning)
-    {
-        var place = stroke.Place;
-        var (end, other, share, otherShare) = isOuter
-            ? (place.Outer, place.Inner, stroke.OuterShare, stroke.InnerShare)
-            : (place.Inner, place.Outer, stroke.InnerShare, stroke.OuterShare);
-        var kept = Kept(share, otherShare, (number / 2) + thinning.Phase, thinning.Room);
-        return kept < 1 ? Point.Lerp(other, end, kept) : end;
-    }
+    /// <summary>How much thicker thread may lie where strokes hardly draw together.</summary>
+    private const double GentleRoom = 1.12;
+
+    private static Point FullEnd(in Stroke stroke, bool isOuter) => isOuter ? stroke.Place.Outer : stroke.Place.Inner;
+
+    private static bool IsThinned(in Stroke stroke) => stroke.OuterShare < Thinned || stroke.InnerShare < Thinned;
 
     private static bool IsCrowded(in Stroke stroke) => stroke.OuterShare < Crowded || stroke.InnerShare < Crowded;
 
@@ -129,35 +131,10 @@ internal sealed class ShortStrokes
     private static bool NeedsLook(in Stroke stroke) => stroke.Place.IsClipped || IsCrowded(stroke);
 
     /// <summary>Strokes round one tight curve; doubtful where they may not lie well however they are thinned.</summary>
-    private readonly record struct Fan(int First, int End, Thinning Thinning, bool IsDoubtful);
+    private readonly record struct Fan(int First, int End, Point[] Points, bool IsDoubtful);
 
     /// <summary>A curve that stays tight for long is thinned in parts of this many strokes.</summary>
     private const int LongestFan = 80;
-
-    /// <summary>The share of its length that a stroke keeps.</summary>
-    /// <param name="share">How near its neighbours are at its end, over the distance wanted.</param>
-    /// <param name="otherShare">The same where it comes from.</param>
-    /// <param name="hole">Its number among the holes of its side.</param>
-    /// <param name="room">How much thicker than on a straight edge thread may lie.</param>
-    private static double Kept(double share, double otherShare, int hole, double room)
-    {
-        // Where strokes stand a share s apart, room · s of them may go on.
-        var limit = Turn(hole) / room;
-        return share >= Crowded || limit <= share || otherShare - share < 0.05
-            ? 1
-            : Math.Max(LeastKept, (otherShare - limit) / (otherShare - share));
-    }
-
-    /// <summary>The van der Corput sequence in base 2, over 0 to 1.</summary>
-    private static double Turn(int number)
-    {
-        var turned = 0;
-        for (var bit = 0; bit < Levels; bit++)
-        {
-            turned |= ((number >> bit) & 1) << (Levels - 1 - bit);
-        }
-        return (turned + 0.5) / (1 << Levels);
-    }
 
     private Point Apart(Point end, Point other, bool mayShorten)
     {

@@ -35,8 +35,9 @@ internal sealed class TipFilling(NeedleChain chain, ThreadField field, HoleCrowd
             {
                 continue;
             }
+            var over = field.Over;
             var covered = -Swap(number, chain[number], to);
-            if (covered > best.Covered && !Thickens(number, to))
+            if (covered > best.Covered && field.Over <= over)
             {
                 best = (covered, number, to);
             }
@@ -91,26 +92,5 @@ internal sealed class TipFilling(NeedleChain chain, ThreadField field, HoleCrowd
     {
         var (before, after) = (chain[Before(number)], chain[After(number)]);
         return field.Change([before, old, after], [before, to, after]);
-    }
-
-    /// <summary>True when a point that was moved has added to what lies too thick.</summary>
-    private bool Thickens(int number, Point to)
-    {
-        var old = chain[number];
-        var box = Box
-            .Empty.Including(chain[Before(number)])
-            .Including(chain[After(number)])
-            .Including(old)
-            .Including(to)
-            .Grown(StitchDefaults.ThreadWidth / 2);
-        var after = field.Surplus(box).Sum;
-        if (after <= 0)
-        {
-            return false;
-        }
-        Swap(number, to, old);
-        var before = field.Surplus(box).Sum;
-        Swap(number, old, to);
-        return after > before;
     }
 }

@@ -12,6 +12,7 @@ internal sealed class ThreadRaster
 
     private readonly double _half;
     private byte[] _layers = [];
+    private byte[] _most = [];
 
     /// <param name="box">The part of the plane, mm.</param>
     /// <param name="cell">Side of a cell, mm.</param>
@@ -47,7 +48,46 @@ internal sealed class ThreadRaster
         {
             Clear();
         }
-        Bare = 0;
+        (Bare, Over) = (0, 0);
+    }
+
+    /// <summary>Begins to count how much more thread lies than so many layers on each cell; no thread lies yet.</summary>
+    /// <returns>The number for each cell, which may be changed before thread is laid.</returns>
+    internal Span<byte> CountOver(byte most)
+    {
+        if (_most.Length < _layers.Length)
+        {
+            _most = new byte[_layers.Length];
+        }
+        var cells = _most.AsSpan(0, Columns * Rows);
+        cells.Fill(most);
+        return cells;
+    }
+
+    /// <summary>Layers beyond what each cell may have, summed up; counted from <see cref="CountOver"/> on.</summary>
+    internal int Over { get; private set; }
+
+    /// <summary>The number of the first cell that has so many layers beyond what it may have, with too many on the cell to its right
+    /// or below it as well, and is not left out; -1 when there is none.</summary>
+    /// <param name="from">Cells before this one are passed over.</param>
+    /// <param name="beyond">How many layers.</param>
+    /// <param name="leftOut">True for cells that don't count.</param>
+    internal int NextOver(int from, int beyond, ReadOnlySpan<bool> leftOut)
+    {
+        var layers = Layers;
+        var most = _most.AsSpan(0, layers.Length);
+        for (var at = from; at + Columns + 1 < layers.Length; at++)
+        {
+            if (
+                layers[at] - most[at] >= beyond
+                && (layers[at + 1] > most[at + 1] || layers[at + Columns] > most[at + Columns])
+                && !leftOut[at]
+            )
+            {
+                return at;
+            }
+        }
+        return -1;
     }
 
     internal Point At(int column, int row) => new(Box.MinX + (column * Cell), Box.MinY + (row * Cell));
@@ -70,6 +110,11 @@ internal sealed class ThreadRaster
         while (rows.Next(out var first, out var count))
         {
             var cells = _layers.AsSpan(first, count);
+            if (_most.Length > 0)
+            {
+                var most = _most.AsSpan(first, count);
+                Over += times > 0 ? AtMost(cells, most) : -OverMost(cells, most);
+            }
             changed += times > 0 ? Lay(cells) : Take(cells);
         }
         Bare += changed;
@@ -86,6 +131,26 @@ internal sealed class ThreadRaster
             bare += _layers.AsSpan(first, count).Count((byte)0);
         }
         return bare;
+    }
+
+    private static int AtMost(ReadOnlySpan<byte> cells, ReadOnlySpan<byte> most)
+    {
+        var count = 0;
+        for (var i = 0; i < cells.Length; i++)
+        {
+            count += cells[i] >= most[i] ? 1 : 0;
+        }
+        return count;
+    }
+
+    private static int OverMost(ReadOnlySpan<byte> cells, ReadOnlySpan<byte> most)
+    {
+        var count = 0;
+        for (var i = 0; i < cells.Length; i++)
+        {
+            count += cells[i] > most[i] ? 1 : 0;
+        }
+        return count;
     }
 
     private static int Lay(Span<byte> cells)

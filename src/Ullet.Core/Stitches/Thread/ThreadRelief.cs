@@ -12,16 +12,16 @@ namespace Ullet.Core.Stitches;
 /// thread away without baring the cloth; then at the next.</remarks>
 internal sealed class ThreadRelief
 {
-    /// <summary>How much thread may lie, over what lies on a straight edge; a little under what is promised.</summary>
-    private const double Most = 1.4;
-
-    /// <summary>The same where a closed cover runs on over its start.</summary>
-    private const double MostInOverlap = 1.6;
+    /// <summary>How many layers may lie at a place, over what lies on a straight edge.</summary>
+    private const double Most = 1.5;
 
     /// <summary>Nearer by this to where it is not, a place counts as beside the overlap, mm.</summary>
     private const double OverlapMargin = 0.3;
 
-    private const int MostChanges = 40;
+    private const int MostChanges = 60;
+
+    /// <summary>Even loosely set strokes lie so many layers thick where they turn.</summary>
+    private const int LeastMost = 3;
 
     /// <summary>So many changes are tried on one cover; a frayed edge of thousands of corners can't be sewn well anyway, and the
     /// findings say so.</summary>
@@ -31,11 +31,13 @@ internal sealed class ThreadRelief
     private const int Few = 4000;
 
     /// <summary>How far a needle point may be drawn back towards the middle of its strokes, tried in this order.</summary>
-    private static readonly double[] Draws = [0.08, 0.2, 0.35, 0.5, 0.65];
+    private static readonly double[] Draws = [0.08, 0.2, 0.35, 0.55];
 
-    /// <summary>What a change may cost, tried in this order: how many cells it may bare, and how much surplus thread in a square
-    /// a bared cell weighs as much as, layers.</summary>
-    private static readonly (int MostBared, double Weight)[] Prices = [(3, 4), (8, 0.5)];
+    /// <summary>How many cells a change may bare.</summary>
+    private const int MostBared = 8;
+
+    /// <summary>A bared cell weighs as much as so many layers too many on a cell.</summary>
+    private const double BaredWeight = 0.4;
 
     private readonly NeedleChain _chain;
     private readonly HoleCrowd _crowd;
@@ -92,7 +94,7 @@ internal sealed class ThreadRelief
         var around = bare.Count == 0 ? near : PointsNear(reach);
         Lay(reach, around);
         bare.ForEach(i => _filling.At(i, around));
-        if (_field.Surplus().Thickest is not null)
+        if (_field.Over > 0)
         {
             Thin(near);
         }
@@ -109,21 +111,22 @@ internal sealed class ThreadRelief
             Budget.Spend();
             _filling.At(i, around);
         }
-        foreach (var price in Prices)
+        foreach (var beyond in (ReadOnlySpan<int>)[2, 1])
         {
-            for (var change = 0; change < MostChanges; change++)
+            var changes = 0;
+            foreach (var place in _field.TooThick(beyond))
             {
                 Budget.Spend();
-                if (_field.Surplus().Thickest is not { } square)
+                if (Best(place, near, around) is { } relief && changes++ < MostChanges)
                 {
-                    return;
+                    Make(relief);
                 }
-                if (Best(square, price, near, around) is not { } relief)
+                else
                 {
-                    break;
+                    _field.GiveUp(place);
                 }
-                Make(relief);
             }
+            _field.TryAgain();
         }
     }
 
@@ -159,7 +162,8 @@ internal sealed class ThreadRelief
     private void Lay(Box box, List<int> points)
     {
         var starts = _starts.FindAll(box.Grown(_overlap).Contains);
-        _field.Begin(box, _straight * Most, _straight * MostInOverlap, starts, _overlap);
+        var most = Math.Max(LeastMost, (int)Math.Round(_straight * Most));
+        _field.Begin(box, most, most + 1, starts, _overlap);
         foreach (var i in points)
         {
             Budget.Spend();
@@ -210,11 +214,15 @@ internal sealed class ThreadRelief
             && Math.Min(a.Y, b.Y) <= box.MaxY;
     }
 
-    /// <summary>The best change at a square; null when none helps.</summary>
-    private Relief? Best(Box square, (int MostBared, double Weight) price, List<int> near, List<int> around)
+    /// <summary>The best change at a place; null when none helps.</summary>
+    private Relief? Best(Point place, List<int> near, List<int> around)
     {
         (double Gain, Relief? Change) best = (1e-9, null);
-        foreach (var change in near.Where(i => _chain.IsInside(i) && HasStrokeAcross(i, square)).SelectMany(Reliefs))
+        var (over, square) = (_field.Over, Box.Of([place]).Grown(ThreadField.CountedWidth / 2));
+        foreach (
+            var change in near.Where(i => _chain.IsInside(i) && HasStrokeAcross(i, square))
+                .SelectMany(i => Reliefs(i, place))
+        )
         {
             Budget.Spend();
             if (_triesLeft-- <= 0)
@@ -226,18 +234,12 @@ internal sealed class ThreadRelief
                 continue;
             }
             var bared = _field.Change(change.Taken, change.Laid);
-            var box = BoxOf(change.Taken, change.Laid);
-            var left = bared > price.MostBared ? 0 : _field.Surplus(box).Sum;
+            var gain = bared > MostBared ? 0 : over - _field.Over - (BaredWeight * bared);
             _field.Change(change.Laid, change.Taken);
-            var gain = bared > price.MostBared ? 0 : _field.Surplus(box).Sum - left - (price.Weight * bared);
             best = gain > best.Gain ? (gain, change) : best;
         }
         return best.Change;
     }
-
-    /// <summary>The box on which a change of thread shows, mm.</summary>
-    private static Box BoxOf(Point[] taken, Point[] laid) =>
-        Box.Of(taken).Union(Box.Of(laid)).Grown(StitchDefaults.ThreadWidth / 2);
 
     private void Make(Relief relief)
     {
@@ -256,15 +258,21 @@ internal sealed class ThreadRelief
     /// <summary>A needle point that is drawn back, or left out with the next one.</summary>
     private readonly record struct Relief(int Number, Point? To, Point[] Taken, Point[] Laid);
 
-    private IEnumerable<Relief> Reliefs(int i)
+    /// <summary>The changes of a point that take thread away from a place.</summary>
+    private IEnumerable<Relief> Reliefs(int i, Point place)
     {
         var (before, here, next) = (_chain[_chain.Before(i)], _chain[i], _chain.After(i));
         var after = _chain[next];
+        var middle = Point.Lerp(before, after, 0.5);
+        var along = Point.Dot(place - here, (middle - here).Unit()) / here.DistanceTo(middle);
         foreach (var draw in Draws)
         {
             Budget.Spend();
-            var to = Point.Lerp(here, Point.Lerp(before, after, 0.5), draw);
-            if (Math.Min(to.DistanceTo(before), to.DistanceTo(after)) >= 2 * StitchDefaults.ShortestStitch)
+            var to = Point.Lerp(here, middle, draw);
+            if (
+                draw > along
+                && Math.Min(to.DistanceTo(before), to.DistanceTo(after)) >= 2 * StitchDefaults.ShortestStitch
+            )
             {
                 yield return new Relief(i, to, [before, here, after], [before, to, after]);
             }
