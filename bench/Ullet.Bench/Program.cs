@@ -47,6 +47,11 @@ if (args is ["table"])
     laid.ToList().ForEach(Console.WriteLine);
     return laid.All(ratio => ratio.Holds) ? 0 : 1;
 }
+if (args is ["demos"])
+{
+    DemoBench.Run();
+    return 0;
+}
 if (args is ["quality", ..])
 {
     return QualityBench.Run(args[1..]) ? 0 : 1;
@@ -62,7 +67,7 @@ if (args is ["icons"])
 if (args.Length > 0)
 {
     Console.Error.WriteLine(
-        $"bench takes ui, icons, carve, doors, edit, engine, plan, start, table or quality; \"{args[0]}\" is none of them."
+        $"bench takes ui, icons, carve, demos, doors, edit, engine, plan, start, table or quality; \"{args[0]}\" is none of them."
     );
     return 1;
 }
