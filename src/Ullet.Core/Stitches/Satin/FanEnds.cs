@@ -73,21 +73,20 @@ internal static class FanEnds
         }
         for (var k = 0; k < count; k++)
         {
-            var at = Math.Clamp(slid[k], 0, strokes.Length - 1);
-            var i = Math.Min((int)at, Math.Max(0, strokes.Length - 2));
-            var (here, next) = (strokes[i].Place, strokes[Math.Min(i + 1, strokes.Length - 1)].Place);
-            if (Point.Dot((here.Outer - here.Inner).Unit(), (next.Outer - next.Inner).Unit()) < Even)
-            {
-                at = begin + (2 * k);
-                i = Math.Min((int)at, Math.Max(0, strokes.Length - 2));
-                (here, next) = (strokes[i].Place, strokes[Math.Min(i + 1, strokes.Length - 1)].Place);
-            }
-            var (outer, inner) = (
-                Point.Lerp(here.Outer, next.Outer, at - i),
-                Point.Lerp(here.Inner, next.Inner, at - i)
-            );
-            points[begin + (2 * k)] = isOuter ? Point.Lerp(inner, outer, kept[k]) : Point.Lerp(outer, inner, kept[k]);
+            var own = begin + (2 * k);
+            var (outer, inner) = Sides(strokes, slid[k]) ?? (strokes[own].Place.Outer, strokes[own].Place.Inner);
+            points[own] = isOuter ? Point.Lerp(inner, outer, kept[k]) : Point.Lerp(outer, inner, kept[k]);
         }
+    }
+
+    /// <summary>The two ends at a place between strokes; null where those beside it turn too much for one between them.</summary>
+    private static (Point Outer, Point Inner)? Sides(ReadOnlySpan<Stroke> strokes, double at)
+    {
+        var i = Math.Clamp((int)at, 0, Math.Max(0, strokes.Length - 2));
+        var (here, next) = (strokes[i].Place, strokes[Math.Min(i + 1, strokes.Length - 1)].Place);
+        return Point.Dot((here.Outer - here.Inner).Unit(), (next.Outer - next.Inner).Unit()) < Even
+            ? null
+            : (Point.Lerp(here.Outer, next.Outer, at - i), Point.Lerp(here.Inner, next.Inner, at - i));
     }
 
     /// <summary>The way along a side up to each stroke, mm.</summary>
@@ -122,7 +121,7 @@ internal static class FanEnds
         }
         foreach (var k in full)
         {
-            slid[k] = Stroke(at[k], slid[k], along);
+            slid[k] = NumberAt(at[k], slid[k], along);
         }
         foreach (var k in Enumerable.Range(0, limits.Length).Where(k => limits[k] > 0).OrderBy(k => limits[k]))
         {
@@ -150,7 +149,7 @@ internal static class FanEnds
         );
 
     /// <summary>The stroke, counted between strokes as well, that stands at a way along the side.</summary>
-    private static double Stroke(double at, double from, double[] along)
+    private static double NumberAt(double at, double from, double[] along)
     {
         var i = (int)from;
         while (i > 0 && along[i] > at)
@@ -164,6 +163,7 @@ internal static class FanEnds
         return i + 1 >= along.Length ? i : i + ((at - along[i]) / (along[i + 1] - along[i]));
     }
 
+    /// <summary>The share of a stroke's neighbours, 0 to 1, that have to end before it does.</summary>
     private static double Turn(int number)
     {
         var turned = (number + 0.5) * Golden;

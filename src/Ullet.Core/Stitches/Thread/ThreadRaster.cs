@@ -113,9 +113,12 @@ internal sealed class ThreadRaster
             if (_most.Length > 0)
             {
                 var most = _most.AsSpan(first, count);
-                Over += times > 0 ? AtMost(cells, most) : -OverMost(cells, most);
+                changed += times > 0 ? LayCounted(cells, most) : TakeCounted(cells, most);
             }
-            changed += times > 0 ? Lay(cells) : Take(cells);
+            else
+            {
+                changed += times > 0 ? Lay(cells) : Take(cells);
+            }
         }
         Bare += changed;
     }
@@ -133,24 +136,35 @@ internal sealed class ThreadRaster
         return bare;
     }
 
-    private static int AtMost(ReadOnlySpan<byte> cells, ReadOnlySpan<byte> most)
+    private int LayCounted(Span<byte> cells, ReadOnlySpan<byte> most)
     {
-        var count = 0;
+        var (changed, over) = (0, 0);
         for (var i = 0; i < cells.Length; i++)
         {
-            count += cells[i] >= most[i] ? 1 : 0;
+            var layers = cells[i];
+            changed -= layers == 0 ? 1 : 0;
+            if (layers < byte.MaxValue)
+            {
+                over += layers >= most[i] ? 1 : 0;
+                cells[i]++;
+            }
         }
-        return count;
+        Over += over;
+        return changed;
     }
 
-    private static int OverMost(ReadOnlySpan<byte> cells, ReadOnlySpan<byte> most)
+    private int TakeCounted(Span<byte> cells, ReadOnlySpan<byte> most)
     {
-        var count = 0;
+        var (changed, over) = (0, 0);
         for (var i = 0; i < cells.Length; i++)
         {
-            count += cells[i] > most[i] ? 1 : 0;
+            var layers = cells[i];
+            over += layers > most[i] ? 1 : 0;
+            changed += layers == 1 ? 1 : 0;
+            cells[i] -= layers > 0 ? (byte)1 : (byte)0;
         }
-        return count;
+        Over -= over;
+        return changed;
     }
 
     private static int Lay(Span<byte> cells)

@@ -7,9 +7,9 @@ namespace Ullet.Core.Stitches;
 /// <summary>Mends a cover's top thread after strokes were spread and shortened, where legs, caps, tight curves and facing edges
 /// meet in ways that no single leg knows of: bare cloth between shortened strokes is covered, and thread is taken away where
 /// more than is promised lies.</summary>
-/// <remarks>Thread is counted on a grid. Shortened strokes are given back as much length as covers bare cells. Then, at the
-/// thickest place, the smallest change is looked for (a needle point drawn back, a stroke to and fro left out) that takes most
-/// thread away without baring the cloth; then at the next.</remarks>
+/// <remarks>Thread is counted on a grid. Shortened strokes are given back as much length as covers bare cells. Then, at every place
+/// where more layers lie than may, first where two are too many, the change is looked for (a needle point drawn back, a stroke to and fro
+/// left out) that takes most thread away for the cloth that it bares; where none helps the place is given up.</remarks>
 internal sealed class ThreadRelief
 {
     /// <summary>How many layers may lie at a place, over what lies on a straight edge.</summary>
@@ -117,9 +117,10 @@ internal sealed class ThreadRelief
             foreach (var place in _field.TooThick(beyond))
             {
                 Budget.Spend();
-                if (Best(place, near, around) is { } relief && changes++ < MostChanges)
+                if (changes < MostChanges && Best(place, near, around) is { } relief)
                 {
                     Make(relief);
+                    changes++;
                 }
                 else
                 {
