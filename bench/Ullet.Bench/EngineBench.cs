@@ -3,10 +3,13 @@ using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Forms;
+using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
+using Ullet.Core.Stitches;
+using Ullet.Core.Tests.Samples;
 using Ullet.Files.Fonts;
 using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;
@@ -33,6 +36,8 @@ internal static class EngineBench
             1.5 * gzip,
             IsAim: true
         );
+        var beside = Measured.Median(9, _ => work.Sew(withOutlines: true, isSideBySide: true), WarmUp);
+        yield return new Ratio("covers side by side where cores are free, against one core", beside, fresh);
         var sewn = Measured.Median(9, _ => work.Sew(withOutlines: false), WarmUp);
         yield return new Ratio("the same with the outlines cached", sewn, 0.5 * gzip, IsAim: true);
 
@@ -46,6 +51,13 @@ internal static class EngineBench
         yield return new Ratio("ten times the stitches against twelve times the time", fresh, 12 * small);
         yield return new Ratio("a hundred times against 120 times the time", fresh, 120 * least);
 
+        var (rough, smooth) = (NastyOutlines.Noisy(3000, 0.1), NastyOutlines.Noisy(3000, 0));
+        yield return new Ratio(
+            "an outline of 3,000 noisy points against three times the same drawn smoothly",
+            Measured.Median(9, _ => Cover(rough)),
+            3 * Measured.Median(9, _ => Cover(smooth))
+        );
+
         var context = new EditContext(new Evaluator(new StationCache()));
         context.Evaluator.Evaluate(large);
         var one = large.Elements[0].Id;
@@ -56,6 +68,9 @@ internal static class EngineBench
         var whole = Measured.Median(5, _ => new Evaluator(new StationCache()).Evaluate(large));
         yield return new Ratio("one piece changed among all, against a fifth of all", changed, whole / 5);
     }
+
+    private static StepStitches Cover(Region outline) =>
+        SatinCover.Make(SmoothedRing.Of([outline]), new SatinNumbers(3.5, 0.40, 0.6, 0.2), CancellationToken.None);
 
     /// <summary>The stations from elements to needle points of a project, run without a cache.</summary>
     private sealed class Work
@@ -77,7 +92,7 @@ internal static class EngineBench
 
         internal Evaluated Evaluated { get; }
 
-        internal void Sew(bool withOutlines)
+        internal void Sew(bool withOutlines, bool isSideBySide = false)
         {
             if (withOutlines)
             {
@@ -86,9 +101,10 @@ internal static class EngineBench
                     _outlines.Compute(element, CancellationToken.None);
                 }
             }
-            var stitches = Evaluated
-                .RunSheet.Steps.OfType<StitchStep>()
-                .ToDictionary(step => step.Key, step => _stitches.Compute(step.Stage, CancellationToken.None));
+            var steps = Evaluated.RunSheet.Steps.OfType<StitchStep>().ToList();
+            StepStitches Sewn(StitchStep step) => _stitches.Compute(step.Stage, CancellationToken.None);
+            StepStitches[] sewn = isSideBySide ? SideBySide.Map(steps, Sewn) : [.. steps.Select(Sewn)];
+            var stitches = steps.Zip(sewn).ToDictionary(pair => pair.First.Key, pair => pair.Second);
             _program.Compute(
                 new ProgramInput(_project, _project.Hooping, Evaluated.RunSheet, stitches, _keys),
                 CancellationToken.None

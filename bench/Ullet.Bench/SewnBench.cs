@@ -35,6 +35,8 @@ internal static class SewnBench
     )
     {
         var numbers = CoverChoice.Of(new CoverSettings { Kind = kind }, ClothPreset.Of(null));
+        // Stitches follow an outline smoothed where thread can't follow it, and are judged against that.
+        outlines = [.. outlines.Select(each => (each.Name, (IReadOnlyList<Region>)SmoothedRing.Of(each.Regions)))];
         var measured = new ConcurrentBag<Measured>();
         Parallel.ForEach(outlines, outline => measured.Add(Of(outline.Name, [.. outline.Regions], numbers)));
         var all = measured.OrderBy(each => each.Name, StringComparer.Ordinal).ToList();
@@ -43,7 +45,7 @@ internal static class SewnBench
                 + $"  unheld {all.Count(each => each.Unheld > 3), 4} (worst {all.Max(each => each.Unheld):0.0})"
                 + $"  astray {all.Count(each => each.Stray > 0.5), 4} (worst {all.Max(each => each.Stray):0.0})"
                 + $"  odd {all.Sum(each => each.Odd), 4}  at corners {all.Sum(each => each.CornerStarts), 4}/{all.Sum(each => each.Edges)}"
-                + $"  sections {all.Sum(each => each.Sections)}  travel {all.Sum(each => each.Travel) / 1000:0.00} m"
+                + $"  sections {all.Sum(each => each.Sections)}  travel {all.Sum(each => each.Travel) / 1000:0.00} m (best order {all.Sum(each => each.BestWay) / 1000:0.00})"
                 + $"  over 3 {all.Count(each => each.Over3 > 0.005), 4}  over 4 {all.Count(each => each.Over4 > 0.0005), 4}"
                 + $"  overlap {all.Count(each => each.Overlap > 0.02), 4}"
         );
@@ -94,6 +96,9 @@ internal static class SewnBench
             piece.Stitches.Runs.Select(run => run.Edge).Distinct().Count(),
             piece.Sections,
             piece.Travel,
+            EntryOrders.Best([
+                .. regions.SelectMany(region => region.Rings).Where(ring => Math.Abs(ring.SignedArea) > 0.5),
+            ]),
             numbers.HidesEdge ? piece.Raster.ShareOver(3, piece.Closings) : 0,
             numbers.HidesEdge ? piece.Raster.ShareOver(4, piece.Closings) : 0,
             numbers.HidesEdge ? piece.Raster.AreaOverFive(piece.Closings) : 0
@@ -111,6 +116,7 @@ internal static class SewnBench
         int Edges,
         int Sections,
         double Travel,
+        double BestWay,
         double Over3,
         double Over4,
         double Overlap

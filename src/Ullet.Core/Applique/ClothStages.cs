@@ -19,7 +19,7 @@ public static class ClothStages
             id,
             project.FindThread(piece.Stages.ThreadOf(id))?.Id ?? fallback,
             PlanOf(work, id),
-            id == StageId.Cover ? work.Edge : work.Outline,
+            id == StageId.Cover ? work.Edge : work.Line,
             outlineKey
         )
         {

@@ -49,6 +49,7 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
         var method = AppliqueMethods.Of(piece.Method);
         var shift = method.Shift(Math.Abs(ClothStages.TackInset(piece, work.Cloth)), piece, work.Exact);
         var drawIn = work.Exact.DrawIn ?? preset.DrawIn;
+        var drift = Leaves(piece) ? work.Drift.Length : 0;
         var margins = ImmutableArray.CreateBuilder<EdgeMargin>(places.All.Length);
         foreach (var place in places.All)
         {
@@ -65,14 +66,19 @@ public sealed record EdgeMatch(double Wanted, ImmutableArray<EdgeMargin> Margins
                     place.At,
                     place.Ring,
                     place.Along,
-                    inside - shift.Inwards - drawn - places.Drift,
-                    cover.LiesAcross ? outside - shift.Outwards - places.Drift : null
+                    inside - shift.Inwards - drawn - drift,
+                    cover.LiesAcross ? outside - shift.Outwards - drift : null
                 )
             );
         }
         var wanted = cover.Kind == CoverKind.Blanket ? BlanketBite : preset.Bite;
         return new EdgeMatch(wanted, margins.MoveToImmutable());
     }
+
+    /// <summary>True where the cloth is cut along the outline as drawn, which stitches do not follow wherever it is rough; hands that
+    /// cut along a sewn line follow that.</summary>
+    internal static bool Leaves(AppliqueElement piece) =>
+        AppliqueMethods.Of(piece.Method) is { CutsToSize: true, CutAllowance: not null } && !piece.Making.CutsAsSewn;
 
     private static (double Inside, double Outside) Sides(CoverNumbers cover, ReadOnlyMemory<Point> line)
     {

@@ -30,9 +30,6 @@ internal sealed class EdgePlaces
 
     internal PieceAtWork Work { get; }
 
-    /// <summary>How far stitches may lie from the edge because it is rough, mm.</summary>
-    internal double Drift => Work.Drift.Length;
-
     internal ImmutableArray<EdgePlace> All { get; }
 
     private static IEnumerable<EdgePlace> Find(PieceAtWork work)

@@ -12,8 +12,15 @@ namespace Ullet.Core.Applique;
 /// <param name="Offset">The laid outline moved outwards by a distance, mm, with its holes or with them filled.</param>
 public sealed record PieceAtWork(AppliquePart Part, Outline Outline, Cloth Cloth, Func<double, bool, Area> Offset)
 {
-    /// <summary>The piece's own outline, mm: the edge that the cover lies on.</summary>
+    /// <summary>The edge that the cover lies on, mm: the piece's own outline, smoothed where thread can't follow it.</summary>
     public required Outline Edge { get; init; }
+
+    /// <summary>The laid outline as the lines that hold it follow it, mm: smoothed like the edge.</summary>
+    public required Outline Line { get; init; }
+
+    /// <summary>How far the edge as sewn lies from the drawn one at most, mm, and where; 0 where that has no detail which thread
+    /// can't follow.</summary>
+    public (double Length, Point At) Drift { get; init; }
 
     /// <summary>The stretches of it that get a cover; null for all of it.</summary>
     public VisibleEdge? Visible { get; init; }
@@ -26,21 +33,4 @@ public sealed record PieceAtWork(AppliquePart Part, Outline Outline, Cloth Cloth
 
     /// <summary>True when the whole piece lies under others.</summary>
     public bool IsBuried { get; init; }
-
-    private (double Length, Point At)? _drift;
-
-    /// <summary>How far stitches lie from its edge at most because that has detail which thread can't follow, mm, and where; found
-    /// once.</summary>
-    public (double Length, Point At) Drift => _drift ??= DriftOf(Edge);
-
-    private static (double Length, Point At) DriftOf(Outline edge)
-    {
-        var most = (Length: 0.0, At: Point.Zero);
-        foreach (var ring in edge.Flatten().SelectMany(region => region.Rings).Where(ring => ring.Points.Length >= 3))
-        {
-            var drift = SmoothedRing.DriftOf(ring);
-            most = drift.Length > most.Length ? drift : most;
-        }
-        return most;
-    }
 }

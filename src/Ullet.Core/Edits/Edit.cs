@@ -80,6 +80,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(SetCutAllowance), "setCutAllowance")]
 [JsonDerivedType(typeof(SetCutProfile), "setCutProfile")]
 [JsonDerivedType(typeof(SetCutRole), "setCutRole")]
+[JsonDerivedType(typeof(SetDrift), "setDrift")]
 [JsonDerivedType(typeof(SetHandStep), "setHandStep")]
 [JsonDerivedType(typeof(SetHole), "setHole")]
 [JsonDerivedType(typeof(SetHooping), "setHooping")]

@@ -16,7 +16,8 @@ internal sealed class Sewing(StationCache cache, Project project, CancellationTo
     {
         var steps = sheet.RunSheet.Steps.OfType<StitchStep>().ToList();
         var keys = steps.ToDictionary(step => step.Key, step => _stitches.Key(step.Stage));
-        var stitches = steps.ToDictionary(step => step.Key, step => cache.Get(_stitches, step.Stage, cancellation));
+        var sewn = SideBySide.Map(steps, step => cache.Get(_stitches, step.Stage, cancellation));
+        var stitches = steps.Zip(sewn).ToDictionary(pair => pair.First.Key, pair => pair.Second);
         var input = new ProgramInput(project, sheet.Hooping, sheet.RunSheet, stitches, keys);
         return new HoopingOutput(sheet.Hooping, sheet.RunSheet, cache.Get(_program, input, cancellation))
         {

@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Makings;
-using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -40,14 +39,10 @@ internal sealed class Workshop(
         return new ElementAtWork(pieces, module.Things(input), module.Marked(input));
     }
 
-    private KeyedPiece Piece(
-        AppliqueElement element,
-        (PartOutline Part, ContentHash Key, OpenEdges Edges, ContentHash EdgesKey) layer
-    )
+    private KeyedPiece Piece(AppliqueElement element, LaidPiece layer)
     {
         var part = AppliquePart.Of(element, layer.Part);
-        var laid = layer.Edges.Laid;
-        var laidKey = ReferenceEquals(laid, layer.Part.Outline) ? layer.Key : OutlineHash.Of(laid);
+        var (laid, laidKey) = layer.Laid;
         var work = new PieceAtWork(
             part,
             laid,
@@ -55,13 +50,15 @@ internal sealed class Workshop(
             (distance, keepHoles) => Offset(laid, laidKey, distance, keepHoles)
         )
         {
-            Edge = layer.Part.Outline,
+            Edge = layer.Edge,
+            Line = layer.Line.Outline,
+            Drift = layer.Drift,
             Visible = layer.Edges.Visible,
             Stretches = layer.Edges.Visible is null ? [] : layer.Edges.Stretches,
             IsBuried = layer.Edges.IsBuried,
             Exact = project.Cut.Of(part.ClothId).Tolerances,
         };
-        return new KeyedPiece(work, laidKey, layer.EdgesKey);
+        return new KeyedPiece(work, laidKey, layer.Line.Key, layer.EdgesKey);
     }
 
     /// <summary>Asked for long after the evaluation by whoever reads it: the request that it was made for may have ended since.</summary>

@@ -58,6 +58,9 @@ public sealed record SplitMend(string ElementId, bool Across) : Mend("Split it i
 
 public sealed record MirrorFilmMend(string ClothId) : Mend("Mirror it");
 
+/// <summary>Cuts a piece along the line that is sewn.</summary>
+public sealed record CutAsSewnMend(string ElementId) : Mend("Cut it as it is sewn");
+
 public sealed record PutRightMend() : Mend("Put it right");
 
 public sealed record ClearCrumbsMend(string ElementId) : Mend("Clear the crumbs");

@@ -1,4 +1,4 @@
-using Ullet.Core.Geometry;
+using Ullet.Core.Applique;
 
 namespace Ullet.Core.Findings;
 
@@ -21,7 +21,13 @@ internal sealed class RoughOutlineCheck : ICheck
                     group.Key,
                     worst.At,
                     $"The outline of {part.Name} has detail that thread can't follow: stitches smooth it by up to "
-                        + $"{Math.Min(worst.Length, SmoothedRing.Drift):0.00} mm, and the edge match reckons with that. Smooth the outline to cut the piece alike."
+                        + $"{worst.Length:0.00} mm"
+                        + (
+                            EdgeMatch.Leaves(part.Element)
+                                ? ", and the edge match reckons with that; cut along the line that is sewn, and both agree."
+                                : ", and the cloth is cut alike."
+                        ),
+                    EdgeMatch.Leaves(part.Element) ? new CutAsSewnMend(part.Element.Id) : null
                 );
             }
         }

@@ -194,4 +194,17 @@ public sealed class SegmentIndex : IEdges
             Math.Max(0, (int)Math.Floor((from - _minY) / _cell)),
             Math.Min(_rows - 1, (int)Math.Floor((to - _minY) / _cell))
         );
+
+    /// <summary>Where the way from one place to another crosses that between two others; null where it does not.</summary>
+    internal static Point? Meeting(Point a, Point b, Point c, Point d)
+    {
+        var (along, other) = (b - a, d - c);
+        var cross = Point.Cross(along, other);
+        if (Math.Abs(cross) < 1e-12)
+        {
+            return null;
+        }
+        var (t, u) = (Point.Cross(c - a, other) / cross, Point.Cross(c - a, along) / cross);
+        return t is >= 0 and <= 1 && u is >= 0 and <= 1 ? a + (along * t) : null;
+    }
 }

@@ -10,8 +10,11 @@ namespace Ullet.Core.Geometry;
 /// distance, and a stretch that is another form on purpose stays as it is.</remarks>
 public static class SmoothedRing
 {
-    /// <summary>How far stitching may lie from its outline where that is rough, mm.</summary>
+    /// <summary>How far stitching may lie from its outline where that is rough and nothing else is set, mm.</summary>
     public const double Drift = 0.15;
+
+    /// <summary>A moved place is looked for within this, mm.</summary>
+    private const double Farthest = 2;
 
     /// <summary>Corners to and fro nearer to each other than this are detail, mm.</summary>
     private const double Fine = 1.2;
@@ -24,6 +27,9 @@ public static class SmoothedRing
 
     /// <summary>So many places to either side are averaged; fewer where that takes too much away.</summary>
     private static readonly int[] Reaches = [6, 3];
+
+    /// <summary>The same for what is averaged once more.</summary>
+    private const int KinkReach = 2;
 
     /// <summary>Directions that differ by more over so many places either way make a corner that is meant, degrees.</summary>
     private const double MeantTurn = 50;
@@ -39,7 +45,7 @@ public static class SmoothedRing
     /// <param name="drift">How far it may move, mm.</param>
     public static Ring Of(Ring ring, double drift = Drift)
     {
-        var spans = RoughSpans(ring);
+        var spans = drift > 0 ? RoughSpans(ring) : [];
         if (spans.Count == 0)
         {
             return ring;
@@ -50,7 +56,7 @@ public static class SmoothedRing
         {
             return
                 Smoothed(Even(along, 0, along.Total)[..^1], isClosed: true, drift, ring.Corners().Length) is { } round
-                ? Ring.Of(round)
+                ? Ring.Of(ShortLoops.Removed(round))
                 : ring;
         }
         var points = new List<Point>();
@@ -64,26 +70,27 @@ public static class SmoothedRing
             var next = k + 1 < spans.Count ? spans[k + 1].From : spans[0].From + along.Total;
             points.AddRange(Between(closed, along, to, next));
         }
-        return Ring.Of(points);
+        return Ring.Of(ShortLoops.Removed(points));
     }
 
     /// <summary>Parts as stitches follow them.</summary>
-    public static ImmutableArray<Region> Of(IEnumerable<Region> parts) =>
-        [.. parts.Select(part => new Region(Of(part.Shell), [.. part.Holes.Select(hole => Of(hole))]))];
+    /// <param name="parts">The parts, mm.</param>
+    /// <param name="drift">How far their edges may move, mm.</param>
+    public static ImmutableArray<Region> Of(IEnumerable<Region> parts, double drift = Drift) =>
+        [.. parts.Select(part => new Region(Of(part.Shell, drift), [.. part.Holes.Select(hole => Of(hole, drift))]))];
 
-    /// <summary>How far the ring moves when it is smoothed, mm, and where most; 0 where it has no such detail.</summary>
-    public static (double Length, Point At) DriftOf(Ring ring)
+    /// <summary>How far a ring moved when it was smoothed, mm, and where most; 0 where it is the same ring.</summary>
+    public static (double Length, Point At) DriftOf(Ring ring, Ring smoothed)
     {
-        var smoothed = Of(ring);
-        if (ReferenceEquals(smoothed, ring))
+        if (ReferenceEquals(smoothed, ring) || ring.Points.IsEmpty)
         {
-            return (0, ring.Points[0]);
+            return (0, Point.Zero);
         }
         var index = new SegmentIndex([smoothed], 1);
         var (most, at) = (0.0, ring.Points[0]);
         foreach (var point in ring.Points)
         {
-            var away = (index.Nearest(point, 2 * Drift) ?? point).DistanceTo(point);
+            var away = (index.Nearest(point, Farthest) ?? point).DistanceTo(point);
             (most, at) = away > most ? (away, point) : (most, at);
         }
         return (most, at);
@@ -184,16 +191,26 @@ public static class SmoothedRing
         }
         var room = Room(corners, isClosed, reach);
         var calm = Averaged(Averaged(even, room), room);
-        for (var i = 0; i < even.Length; i++)
+        if (even.Zip(calm).Any(pair => pair.First.DistanceTo(pair.Second) > MostLost * drift))
         {
-            var away = calm[i] - even[i];
-            if (away.Length > MostLost * drift)
-            {
-                return null;
-            }
-            calm[i] = away.Length > drift ? even[i] + (away.Unit() * drift) : calm[i];
+            return null;
         }
+        // What is held back at the drift stands out as a kink, which is averaged once more.
+        Hold(calm, even, drift);
+        calm = Averaged(calm, [.. room.Select(places => Math.Min(places, KinkReach))]);
+        Hold(calm, even, drift);
         return [.. PlaneGeometry.Simplified([.. calm], Flat)];
+    }
+
+    /// <summary>Brings back to the drift what was moved farther.</summary>
+    private static void Hold(Point[] moved, Point[] from, double drift)
+    {
+        for (var i = 0; i < moved.Length; i++)
+        {
+            Budget.Spend();
+            var away = moved[i] - from[i];
+            moved[i] = away.Length > drift ? from[i] + (away.Unit() * drift) : moved[i];
+        }
     }
 
     private static bool[] Corners(Point[] even, bool isClosed, int reach)

@@ -71,6 +71,8 @@ internal sealed class ClothModule : MakingModule<ClothMaking>
         {
             Stages = new StageSettings(),
             CutAllowance = null,
+            Drift = null,
+            CutsAsSewn = false,
         };
 
     private protected override ImmutableArray<SewnThing> Things(ClothMaking making, MakingInput input) =>
@@ -93,7 +95,7 @@ internal sealed class ClothModule : MakingModule<ClothMaking>
                     piece.Work.Cloth,
                     piece.Work.Part.Name,
                     piece.Work.Part.Ordinal,
-                    ClothStages.Resolve(input.Project, piece.Work, StageId.CutGuide, piece.LaidKey),
+                    ClothStages.Resolve(input.Project, piece.Work, StageId.CutGuide, piece.LineKey),
                     AppliqueMethods.Of(making.Method).AfterGuide(piece.Work)
                 )),
             ];
@@ -126,7 +128,7 @@ internal sealed class ClothModule : MakingModule<ClothMaking>
                     stage.Id == StageId.Placement ? ActPhase.Placement
                         : isCover && !handsFollow ? ActPhase.Cover
                         : ActPhase.TackDown,
-                    ClothStages.Resolve(project, work, stage.Id, isCover ? piece.EdgeKey : piece.LaidKey)
+                    ClothStages.Resolve(project, work, stage.Id, isCover ? piece.EdgeKey : piece.LineKey)
                 );
             }
             else if (acts[i] is HandAct hand)

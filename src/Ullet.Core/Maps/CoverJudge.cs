@@ -80,7 +80,7 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
     /// <summary>Underlay that no later top hides, and tops that leave their band.</summary>
     private static MeasuredPlace? InSight(Stage stage, StepStitches stitches)
     {
-        var rings = AsStitched(stage.Outline);
+        var rings = Rings(stage.Outline);
         var reach = ReachOf(stage.Cover!.Numbers.Band) + StitchDefaults.ThreadWidth;
         var index = new SegmentIndex(rings, Math.Max(1, reach));
         var threads = stitches.Runs.Select(run => run.Kind == RunKind.Top ? new RunThread(run.Points) : null).ToArray();
@@ -108,9 +108,7 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
         return worst;
     }
 
-    /// <summary>The edges as stitches follow them.</summary>
-    private static List<Ring> AsStitched(Outline outline) =>
-        [.. SmoothedRing.Of(outline.Flatten()).SelectMany(region => region.Rings)];
+    private static List<Ring> Rings(Outline outline) => [.. outline.Flatten().SelectMany(region => region.Rings)];
 
     /// <summary>How far any stretch of a band reaches from the edge, mm.</summary>
     private static double ReachOf(SatinNumbers band) =>
@@ -182,7 +180,7 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
 
     private static MeasuredPlace? Bare(Stage stage, List<StitchRun> tops, CancellationToken cancellation)
     {
-        var rings = AsStitched(stage.Outline);
+        var rings = Rings(stage.Outline);
         var band = stage.Cover!.Numbers.Band;
         // Stretches narrower than the rest are not bare beside their own band.
         var narrowest = band.Stretches.Aggregate(
@@ -258,7 +256,7 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
 
     private static MeasuredPlace? Spilled(Stage stage, List<StitchRun> tops)
     {
-        var rings = AsStitched(stage.Outline);
+        var rings = Rings(stage.Outline);
         var widest = ReachOf(stage.Cover!.Numbers.Band);
         var index = new SegmentIndex(rings, widest + 1);
         MeasuredPlace? worst = null;

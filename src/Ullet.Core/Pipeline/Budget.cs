@@ -8,7 +8,8 @@ namespace Ullet.Core.Pipeline;
 /// costs about as much (tens of nanoseconds). Decision 10 says why it is not a parameter.
 /// Laws, tested in BudgetTests: (1) the same work spends the same steps; (2) work over its steps ends with
 /// <see cref="TooMuchException"/> within one <see cref="CheckEvery"/>; (3) a cancelled token ends it the same way, with
-/// <see cref="OperationCanceledException"/>; (4) after a run the thread has the budget that it had before.
+/// <see cref="OperationCanceledException"/>; (4) after a run the thread has the budget that it had before; (5) work carried out side
+/// by side spends what it spends one after the other.
 /// </remarks>
 public sealed class Budget
 {
@@ -22,6 +23,7 @@ public sealed class Budget
     private readonly IBudgetKeeper? _keeper;
     private long _untilCheck = CheckEvery;
     private long _checked;
+    private Family? _family;
 
     /// <param name="what">What is computed, as the sentence of a refusal names it: "Reading this drawing".</param>
     /// <param name="most">The most steps; at least 1.</param>
@@ -45,6 +47,8 @@ public sealed class Budget
     /// <summary>Steps spent so far.</summary>
     public long Spent => _checked + CheckEvery - _untilCheck;
 
+    private long SpentByAll => _family is { } all ? Interlocked.Read(ref all.Spent) + Spent - _checked : Spent;
+
     /// <summary>Counts work of the computation on this thread.</summary>
     /// <param name="steps">Turns of an innermost loop, 0 or more.</param>
     /// <exception cref="TooMuchException">When it has spent more than it may.</exception>
@@ -66,7 +70,7 @@ public sealed class Budget
         {
             return;
         }
-        if (!(steps <= own.Most - own.Spent))
+        if (!(steps <= own.Most - own.SpentByAll))
         {
             throw own.TooMuch();
         }
@@ -77,6 +81,40 @@ public sealed class Budget
 
     /// <summary>Carries work out under this budget.</summary>
     public T Run<T>(Func<T> work)
+    {
+        if (_current is not null)
+        {
+            return RunBeside(work);
+        }
+        SideBySide.Enter();
+        try
+        {
+            return RunBeside(work);
+        }
+        finally
+        {
+            SideBySide.Leave();
+        }
+    }
+
+    /// <summary>A budget for a part of this work on another thread. Both draw on the same steps; what the part spent is counted here
+    /// when it is joined.</summary>
+    internal Budget Beside()
+    {
+        Look();
+        _family ??= new Family(_checked);
+        return new Budget(What, Most, _keeper?.Beside(), _cancellation) { _family = _family };
+    }
+
+    /// <summary>Counts a part that ended.</summary>
+    internal void Join(Budget beside)
+    {
+        Interlocked.Add(ref _family!.Spent, beside.Spent - beside._checked);
+        _checked += beside.Spent;
+    }
+
+    /// <summary>Carries work out under this budget on a thread that is counted already.</summary>
+    internal T RunBeside<T>(Func<T> work)
     {
         var before = _current;
         _current = this;
@@ -104,14 +142,21 @@ public sealed class Budget
 
     private void Look()
     {
-        _checked = Spent;
+        var (before, now) = (_checked, Spent);
+        _checked = now;
         _untilCheck = CheckEvery;
         _cancellation.ThrowIfCancellationRequested();
-        if (_checked > Most)
+        if ((_family is { } all ? Interlocked.Add(ref all.Spent, now - before) : now) > Most)
         {
             throw TooMuch();
         }
         _keeper?.Look(this);
+    }
+
+    /// <summary>What several budgets that draw on the same steps have spent, as far as they looked.</summary>
+    private sealed class Family(long spent)
+    {
+        internal long Spent = spent;
     }
 }
 
@@ -121,6 +166,9 @@ public interface IBudgetKeeper
     /// <summary>Returns when the computation may go on; may wait.</summary>
     /// <exception cref="TooMuchException">When it must end.</exception>
     void Look(Budget budget);
+
+    /// <summary>A keeper for a part of the computation that is carried out on another thread.</summary>
+    IBudgetKeeper Beside();
 
     /// <summary>Called before work of so many steps that can't be stopped once it has begun.</summary>
     /// <exception cref="TooMuchException">When there is no room for it.</exception>

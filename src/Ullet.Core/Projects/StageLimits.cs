@@ -51,7 +51,8 @@ public static class StageLimits
         ?? Check(piece.Stages.Placement)
         ?? Check(piece.Stages.TackDown)
         ?? Check(piece.Stages.Cover)
-        ?? Check(piece.CutAllowance, StitchRanges.CutAllowance, "mm", "The cut allowance", "cutAllowance");
+        ?? Check(piece.CutAllowance, StitchRanges.CutAllowance, "mm", "The cut allowance", "cutAllowance")
+        ?? Check(piece.Drift, StitchRanges.Drift, "mm", "How far stitches may leave the outline", "drift");
 
     private static Refusal? Check(CoverStretch stretch) =>
         Check(stretch.Width, StitchRanges.CoverWidth, "mm", "The width of a stretch", "stretches")

@@ -13,5 +13,6 @@ public static class StitchRanges
     public static readonly (double Least, double Most) UnitLength = (1.0, 20.0);
     public static readonly (double Least, double Most) BeanInset = (0.5, 8.0);
     public static readonly (double Least, double Most) CutAllowance = (-1.0, 3.0);
+    public static readonly (double Least, double Most) Drift = (0.0, 0.5);
     public static readonly (double Least, double Most) PullCompensation = (0.0, 1.0);
 }

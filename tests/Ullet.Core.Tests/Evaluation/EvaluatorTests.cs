@@ -37,8 +37,8 @@ public sealed class EvaluatorTests
             Y = 1,
         };
         evaluator.Evaluate(SampleProject.Apply(project, moved));
-        // Outline, cut shape, two areas of cloth, three stages, what was measured on the cover and on the tack-down, and the program.
-        Assert.Equal(10, cache.Computed - before);
+        // Outline, edge as sewn, cut shape, two areas of cloth, three stages, what was measured on the cover and on the tack-down, and the program.
+        Assert.Equal(11, cache.Computed - before);
     }
 
     [Fact]

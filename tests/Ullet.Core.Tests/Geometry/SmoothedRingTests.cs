@@ -27,7 +27,7 @@ public sealed class SmoothedRingTests
         var (edge, rough) = (new SegmentIndex([plain]), new SegmentIndex([nicked]));
         Assert.All(smoothed.Points, point => Assert.NotNull(edge.Nearest(point, 0.07)));
         Assert.All(smoothed.Points, point => Assert.NotNull(rough.Nearest(point, SmoothedRing.Drift + 0.01)));
-        Assert.InRange(SmoothedRing.DriftOf(nicked).Length, 0.5 * depth, SmoothedRing.Drift + 0.06);
+        Assert.InRange(SmoothedRing.DriftOf(nicked, smoothed).Length, 0.5 * depth, SmoothedRing.Drift + 0.06);
     }
 
     [Fact]

@@ -61,7 +61,13 @@ public sealed class MakingModulesTests
                 ElementId = "e1",
                 Cover = new CoverSettings { Width = 4.2, ThreadId = "line" },
             },
-            new SetCutAllowance { ElementId = "e1", Allowance = 0.4 }
+            new SetCutAllowance { ElementId = "e1", Allowance = 0.4 },
+            new SetDrift
+            {
+                ElementId = "e1",
+                Drift = 0.2,
+                CutsAsSewn = true,
+            }
         );
         var line = SampleProject.Apply(
             cloth,

@@ -118,5 +118,7 @@ public sealed class BudgetTests
         public void Look(Budget budget) { }
 
         public void Ahead(Budget budget, double steps) => Asked = steps;
+
+        public IBudgetKeeper Beside() => this;
     }
 }

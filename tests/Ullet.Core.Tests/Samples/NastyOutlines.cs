@@ -139,7 +139,7 @@ internal static class NastyOutlines
     }
 
     /// <summary>A heart whose points lie off by chance.</summary>
-    private static Region Noisy(int count, double most)
+    internal static Region Noisy(int count, double most)
     {
         var random = new Random(5);
         return Polygon([

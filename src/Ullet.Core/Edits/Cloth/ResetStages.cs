@@ -9,5 +9,15 @@ public sealed record ResetStages : ClothEdit
     public override string Label(Project before) => $"Stages of {PieceName(before)} as first set";
 
     private protected override Result<Project> Change(AppliqueElement piece, Project project) =>
-        project.With(piece.With(piece.Making with { Stages = new StageSettings(), CutAllowance = null }));
+        project.With(
+            piece.With(
+                piece.Making with
+                {
+                    Stages = new StageSettings(),
+                    CutAllowance = null,
+                    Drift = null,
+                    CutsAsSewn = false,
+                }
+            )
+        );
 }

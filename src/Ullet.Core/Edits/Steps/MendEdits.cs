@@ -33,6 +33,12 @@ public static class MendEdits
                 ElementId = split.ElementId,
                 Operation = new Split { Angle = split.Across ? 90 : 0 },
             },
+            CutAsSewnMend cut => new SetDrift
+            {
+                ElementId = cut.ElementId,
+                Drift = AppliqueElement.Of(project.Find(cut.ElementId))?.Making.Drift,
+                CutsAsSewn = true,
+            },
             MirrorFilmMend film => new MirrorCloth { ClothId = film.ClothId, Lies = Lying.FilmDown },
             PutRightMend => new PutRight(),
             ClearCrumbsMend crumbs => new AddOperation { ElementId = crumbs.ElementId, Operation = new ClearCrumbs() },

@@ -1,17 +1,18 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 
 namespace Ullet.Core.Projects;
 
 /// <summary>Cloth that is applied: which one, how, and what was set by hand for its stages.</summary>
 public sealed record ClothMaking : Making
 {
-    [System.Text.Json.Serialization.JsonIgnore]
+    [JsonIgnore]
     public override bool FollowsLines => false;
 
-    [System.Text.Json.Serialization.JsonIgnore]
+    [JsonIgnore]
     public override bool IsInParts => true;
 
-    [System.Text.Json.Serialization.JsonIgnore]
+    [JsonIgnore]
     public override bool IsSewn => true;
 
     public required string ClothId { get; init; }
@@ -23,6 +24,15 @@ public sealed record ClothMaking : Making
 
     /// <summary>How far outside the outline a piece is cut that is cut to size, mm; null for the method's own.</summary>
     public double? CutAllowance { get; init; }
+
+    /// <summary>How far stitches may lie from the outline where that has detail which thread can't follow, mm; null for the
+    /// usual.</summary>
+    public double? Drift { get; init; }
+
+    /// <summary>True to cut the cloth along the line that is sewn where that leaves a rough outline; false along the outline as
+    /// drawn.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool CutsAsSewn { get; init; }
 
     /// <summary>Numbers set by hand for single stages; null means the method's own.</summary>
     public StageSettings Stages { get; init; } = new();

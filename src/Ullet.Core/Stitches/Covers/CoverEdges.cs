@@ -50,7 +50,7 @@ internal static class CoverEdges
         var rings = regions
             .SelectMany(region => region.Rings)
             .Where(ring => ring.Points.Length >= 3)
-            .Select(ring => SmallSteps.Removed(SmoothedRing.Of(ring)))
+            .Select(ring => SmallSteps.Removed(ring))
             .ToList();
         var whole = Enumerable
             .Range(0, rings.Count)

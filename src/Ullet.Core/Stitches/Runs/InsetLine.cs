@@ -33,7 +33,6 @@ internal static class InsetLine
     /// <param name="distance">Inwards of the material when over 0, mm.</param>
     internal static ImmutableArray<Ring> Of(ImmutableArray<Region> regions, double distance)
     {
-        regions = SmoothedRing.Of(regions);
         if (Math.Abs(distance) < Tolerance.Quantum)
         {
             return [.. regions.SelectMany(region => region.Rings)];
@@ -166,7 +165,7 @@ internal static class InsetLine
             Budget.Spend();
             for (var k = 0; k + 1 < next.Count && next[k].DistanceTo(corner) <= within; k++)
             {
-                if (Meeting(leg[i], leg[i + 1], next[k], next[k + 1]) is { } meets)
+                if (SegmentIndex.Meeting(leg[i], leg[i + 1], next[k], next[k + 1]) is { } meets)
                 {
                     leg.RemoveRange(i + 1, leg.Count - i - 1);
                     leg.Add(meets);
@@ -177,19 +176,6 @@ internal static class InsetLine
             }
         }
         return false;
-    }
-
-    /// <summary>Where two edges cross, or null.</summary>
-    private static Point? Meeting(Point a, Point b, Point c, Point d)
-    {
-        var (along, other) = (b - a, d - c);
-        var cross = Point.Cross(along, other);
-        if (Math.Abs(cross) < 1e-12)
-        {
-            return null;
-        }
-        var (t, u) = (Point.Cross(c - a, other) / cross, Point.Cross(c - a, along) / cross);
-        return t is >= 0 and <= 1 && u is >= 0 and <= 1 ? a + (along * t) : null;
     }
 
     /// <summary>The points between two on a circle round a corner.</summary>

@@ -8,6 +8,7 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="Method">How it is applied.</param>
 /// <param name="Holding">What keeps it in place.</param>
 /// <param name="CutAllowance">How much larger it is cut where it is cut to size, mm; null for a method that cuts none.</param>
+/// <param name="Outline">How it follows an outline that thread can't follow.</param>
 /// <param name="Stages">What was set by hand.</param>
 /// <param name="Cover">The cover as it holds.</param>
 /// <param name="TackInset">The tack-down's inset as it holds, mm.</param>
@@ -19,6 +20,7 @@ public sealed record ClothMakingDto(
     Method Method,
     Holding Holding,
     double? CutAllowance,
+    FollowedDto Outline,
     StagesDto Stages,
     CoverDto Cover,
     double TackInset,
@@ -26,6 +28,14 @@ public sealed record ClothMakingDto(
     bool IsAsFirstSet,
     ClothPathsDto Paths
 ) : MakingDto;
+
+/// <summary>How stitches and cut follow an outline.</summary>
+/// <param name="Drift">How far stitches may lie from it where it is rough, mm.</param>
+/// <param name="Leaves">How far they do at most, mm; 0 where thread can follow it.</param>
+/// <param name="IsSet">True when something of it was set by hand.</param>
+/// <param name="CutsAsSewn">True when the cloth is cut along the line that is sewn.</param>
+/// <param name="IsCut">True when the cloth is cut by a shape that has the choice.</param>
+public sealed record FollowedDto(double Drift, double Leaves, bool IsSet, bool CutsAsSewn, bool IsCut);
 
 /// <summary>The lines of a piece of cloth, as SVG path data in mm.</summary>
 /// <param name="Placement">The placement's line; empty without that stage.</param>

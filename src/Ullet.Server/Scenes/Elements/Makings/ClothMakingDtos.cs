@@ -1,5 +1,6 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -19,12 +20,25 @@ internal static class ClothMakingDtos
             cloth.Method,
             cloth.Holding,
             method.CutsToSize ? cloth.CutAllowance ?? 0 : null,
+            Followed(cloth, method, evaluated),
             new StagesDto(cloth.Stages.CutGuide, cloth.Stages.Placement, cloth.Stages.TackDown, cloth.Stages.Cover),
             CoverOf(cover, method),
             Math.Abs(inset),
             StitchDefaults.RunLength,
-            cloth.CutAllowance is null && cloth.Stages.IsAsFirstSet,
+            cloth.Making is { CutAllowance: null, Drift: null, CutsAsSewn: false } && cloth.Stages.IsAsFirstSet,
             Paths(element, cloth, cover, inset, evaluated)
+        );
+    }
+
+    private static FollowedDto Followed(AppliqueElement cloth, IAppliqueMethod method, Evaluated evaluated)
+    {
+        var making = cloth.Making;
+        return new FollowedDto(
+            making.Drift ?? SmoothedRing.Drift,
+            evaluated.PiecesOf(cloth.Id).Select(piece => piece.Drift.Length).DefaultIfEmpty(0).Max(),
+            making.Drift is not null || making.CutsAsSewn,
+            making.CutsAsSewn,
+            method is { CutsToSize: true, CutAllowance: not null }
         );
     }
 
@@ -78,7 +92,7 @@ internal static class ClothMakingDtos
             string.Concat(cut.Select(placed => PathText.Of(placed.Shape.Outline))),
             Stretches(covered: false),
             Stretches(covered: true),
-            pieces.TrueForAll(piece => ReferenceEquals(piece.Outline, piece.Edge))
+            pieces.TrueForAll(piece => ReferenceEquals(piece.Line, piece.Edge))
                 ? ""
                 : Of(piece => PathText.Of(piece.Outline)),
             pieces.Exists(piece => piece.Cloth.Id != cloth.ClothId)

@@ -5,6 +5,7 @@ import type { Stretch } from "../../../../api/client";
 import { withUnit } from "../../../../state/lengths";
 import { useView } from "../../../../state/view";
 import { StretchCover } from "./cover/StretchCover";
+import { OutlineFields } from "./OutlineFields";
 import type { ClothProps } from "../../card/elementProps";
 import { Tick } from "../../../../parts/fields/Tick";
 
@@ -22,6 +23,7 @@ export function EdgeFields({ projectId, scene, element }: ClothProps) {
 
   return (
     <>
+      <OutlineFields projectId={projectId} scene={scene} element={element} />
       <p className="text-[13px] text-muted">
         What lies under another piece gets no cover. Untick a stretch to leave it without one, or tick a
         hidden one to cover it all the same.
