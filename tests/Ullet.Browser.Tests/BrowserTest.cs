@@ -68,4 +68,12 @@ public abstract class BrowserTest(UlletSite site)
             )!;
         Assert.True(JsonSerializer.Deserialize<List<string>>(found)!.Count == 0, $"{room}: {found}");
     }
+
+    /// <summary>A file that the browser may choose.</summary>
+    private protected string Sample(string name, string text)
+    {
+        var file = Path.Combine(Site.DataFolder, name);
+        File.WriteAllText(file, text);
+        return file;
+    }
 }

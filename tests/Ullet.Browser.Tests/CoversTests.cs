@@ -49,6 +49,30 @@ public sealed class CoversTests(UlletSite site) : BrowserTest(site), IClassFixtu
         });
 
     [Fact]
+    public void ARoughOutline_IsNamed_AndIsCutAsItIsSewn_WhenItsMendSaysSo() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Rough pebble");
+            visitor.ChooseFile("Drawing file", Sample("pebble.svg", RoughPebble()));
+            visitor.Click("button", "Put on the wall");
+            visitor.Click("button", "Cut beforehand");
+            visitor.Click("button", "Edge");
+            visitor.WaitForText("Thread can’t follow all of this outline");
+            AssertAccessible(visitor, "card with a rough outline");
+            visitor.Click("button", "1 finding");
+            visitor.WaitForText("detail that thread can't follow");
+            visitor.Click("button", "Cut it as it is sewn");
+            visitor.WaitForText("the cloth is cut alike");
+            visitor.Click("button", "1 finding");
+            visitor.WaitForNoText("the cloth is cut alike");
+            Assert.True((bool)Read(visitor)["elements"]![0]!["making"]!["outline"]!["cutsAsSewn"]!);
+            visitor.Type("How far they may", "0");
+            visitor.WaitForText("Stitches follow the outline exactly.");
+            visitor.Type("How far they may", "0.15");
+            visitor.WaitForText("Thread can’t follow all of this outline");
+        });
+
+    [Fact]
     public void PiecesSewnTogether_StopLess_AndAMapLiesOverTheWall() =>
         Visit(visitor =>
         {
@@ -84,5 +108,20 @@ public sealed class CoversTests(UlletSite site) : BrowserTest(site), IClassFixtu
         visitor.WaitUntilIdle();
         var id = visitor.Path_.Split('/')[2];
         return Site.Client.GetFromJsonAsync<JsonNode>($"/api/projects/{id}/scene").GetAwaiter().GetResult()!;
+    }
+
+    /// <summary>An ellipse with a nick of 0.15 mm at every twentieth part.</summary>
+    private static string RoughPebble()
+    {
+        var points = Enumerable
+            .Range(0, 720)
+            .Select(i => (Angle: Math.PI * i / 360, Nick: i % 36 == 0 ? 0.15 : 0))
+            .Select(at =>
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{35 + ((30 - at.Nick) * Math.Cos(at.Angle)):0.###},{25 + ((20 - at.Nick) * Math.Sin(at.Angle)):0.###}"
+                )
+            );
+        return $"<svg xmlns='http://www.w3.org/2000/svg' width='70mm' height='50mm' viewBox='0 0 70 50'><polygon points='{string.Join(' ', points)}'/></svg>";
     }
 }

@@ -188,12 +188,5 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
     private JsonNode Words(Visitor visitor) =>
         Scene(visitor)["elements"]!.AsArray().Last(each => each!["words"] is not null)!["words"]!;
 
-    private string Sample(string name, string text)
-    {
-        var file = Path.Combine(Site.DataFolder, name);
-        File.WriteAllText(file, text);
-        return file;
-    }
-
     private static int Pixels(byte[] png, int at) => BinaryPrimitives.ReadInt32BigEndian(png.AsSpan(at));
 }
