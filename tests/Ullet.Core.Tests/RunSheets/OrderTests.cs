@@ -16,6 +16,8 @@ public sealed class OrderTests
         var evaluated = SampleProject.Evaluate(Apart(StitchOrder.Together));
         Assert.Equal((5, 3), (evaluated.StopsOf[StitchOrder.OneByOne], evaluated.StopsOf[StitchOrder.Together]));
         Assert.Equal(3, evaluated.Program.StopCount);
+        // Where nothing is to be done by hand the thread goes on from piece to piece.
+        Assert.Equal([1, 1, 2, 2, 3, 3], evaluated.Program.Steps.OfType<ProgramStitches>().Select(step => step.Block));
         Assert.Equal(
             ["placement", "placement", "tack-down", "tack-down", "cover", "cover"],
             evaluated.RunSheet.Steps.OfType<StitchStep>().Select(step => step.Stage.Words)
