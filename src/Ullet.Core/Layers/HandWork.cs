@@ -36,6 +36,9 @@ public sealed record LayerLaid(string LayerId, string Name, Cloth Cloth, bool Fa
 {
     /// <summary>True when it lies under everything that is hooped.</summary>
     public bool IsBeneath { get; init; }
+
+    /// <summary>What it is to the finished thing.</summary>
+    public LayerRole Role { get; init; }
 }
 
 /// <summary>A layer is cut back to an area, mm.</summary>
@@ -43,6 +46,12 @@ public sealed record LayerTrimmed(string LayerId, ImmutableArray<Region> Area) :
 
 /// <summary>A window is cut into a layer, mm.</summary>
 public sealed record LayerOpened(string LayerId, ImmutableArray<Region> Area) : LayerChange(LayerId);
+
+/// <summary>A layer is parted along a line, as a zip is that is opened: nothing is cut away.</summary>
+/// <param name="LayerId">The layer.</param>
+/// <param name="From">One end of what is open now, mm.</param>
+/// <param name="To">The other end.</param>
+public sealed record LayerParted(string LayerId, Point From, Point To) : LayerChange(LayerId);
 
 /// <summary>A layer is folded over: it takes another area from here on, mm, and shows the other face.</summary>
 public sealed record LayerFolded(string LayerId, bool FaceUp, ImmutableArray<Region> Area) : LayerChange(LayerId);

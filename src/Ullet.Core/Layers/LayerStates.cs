@@ -19,7 +19,17 @@ public sealed record PresentLayer(
     bool FaceUp,
     bool IsBehind,
     ImmutableArray<Region> Area
-);
+)
+{
+    /// <summary>What it is to the finished thing.</summary>
+    public LayerRole Role { get; init; }
+
+    /// <summary>Windows and slots that were cut into it, mm.</summary>
+    public ImmutableArray<Region> Windows { get; init; } = [];
+
+    /// <summary>Where it is parted without being cut: the open part of a zip.</summary>
+    public (Point From, Point To)? Parted { get; init; }
+}
 
 /// <summary>What lies in the hoop after each step, from the bottom up.</summary>
 public static class LayerStates
@@ -68,15 +78,28 @@ public static class LayerStates
             LayerOpened opened => With(
                 now,
                 opened.LayerId,
-                layer => layer with { Area = RegionOverlay.Difference(layer.Area, opened.Area) }
+                layer =>
+                    layer with
+                    {
+                        Area = RegionOverlay.Difference(layer.Area, opened.Area),
+                        Windows = [.. layer.Windows, .. opened.Area],
+                    }
+            ),
+            LayerParted parted => With(
+                now,
+                parted.LayerId,
+                layer => layer with { Parted = parted.From == parted.To ? null : (parted.From, parted.To) }
             ),
             LayerRemoved removed => now.RemoveAll(layer => layer.Id == removed.LayerId),
-            _ => now,
+            _ => throw new ArgumentException($"No layer changes by {change.GetType().Name}.", nameof(change)),
         };
 
     private static ImmutableArray<PresentLayer> Laid(ImmutableArray<PresentLayer> now, LayerLaid laid)
     {
-        var layer = new PresentLayer(laid.LayerId, laid.Name, laid.Cloth, laid.FaceUp, laid.IsBeneath, laid.Area);
+        var layer = new PresentLayer(laid.LayerId, laid.Name, laid.Cloth, laid.FaceUp, laid.IsBeneath, laid.Area)
+        {
+            Role = laid.Role,
+        };
         var rest = now.RemoveAll(known => known.Id == laid.LayerId);
         return laid.IsBeneath ? rest.Insert(0, layer) : rest.Add(layer);
     }
