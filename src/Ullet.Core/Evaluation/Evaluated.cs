@@ -41,6 +41,9 @@ public sealed record Evaluated(
     /// <summary>Everything that is cut, as it stands on the wall, without marks.</summary>
     public ImmutableArray<CutShape> Cuts { get; init; } = [];
 
+    /// <summary>Whether the work can be turned where its run sheet says so; null where it does not.</summary>
+    public TurningReport? Turning { get; init; }
+
     /// <summary>What lies in the hoop after each step of the run sheet, from the bottom up.</summary>
     public ImmutableArray<ImmutableArray<PresentLayer>> Layers { get; init; } = [];
 

@@ -97,6 +97,7 @@ public sealed class Evaluator
         ImmutableArray<PieceAtWork> cloths = [.. pieces.Select(piece => piece.Work)];
         var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
         var layers = LayerStates.After(runSheet.Steps.Select(step => step is HandStep hand ? hand.Work.Changes : []));
+        var turning = Turns.Of(first, _cache, cancellation);
         var findings = Checks.Run(
             new FindingInput(project, outlines, cloths, first.Stitches, first.Program, sheets)
             {
@@ -105,6 +106,7 @@ public sealed class Evaluator
                 Operated = Operated(project, shapes, cancellation),
                 Covers = Judged(_judge, stage => stage.Cover is not null, first, cancellation),
                 Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
+                Turning = turning,
             }
         );
         return new Evaluated(project, outlines, cloths, hoopings, sheets, findings)
@@ -112,6 +114,7 @@ public sealed class Evaluator
             Shapes = shapes,
             Work = work,
             Layers = layers,
+            Turning = turning,
             Base = PatternBase.Of(project, plan, runSheet, layers),
             StopsOf = ImmutableDictionary<StitchOrder, int>
                 .Empty.Add(project.RunSheet.Order, runSheet.StopCount)

@@ -58,6 +58,9 @@ public sealed record SplitMend(string ElementId, bool Across) : Mend("Split it i
 
 public sealed record MirrorFilmMend(string ClothId) : Mend("Mirror it");
 
+/// <summary>Makes a project anew that was made by an earlier making of its pattern.</summary>
+public sealed record MakeAnewMend(string PatternId) : Mend("Make it anew");
+
 /// <summary>Cuts a piece along the line that is sewn.</summary>
 public sealed record CutAsSewnMend(string ElementId) : Mend("Cut it as it is sewn");
 

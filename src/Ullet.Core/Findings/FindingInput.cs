@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Cutting;
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Maps;
 using Ullet.Core.Outlines;
 using Ullet.Core.Patterns;
@@ -33,6 +34,9 @@ public sealed record FindingInput(
 
     /// <summary>How much of each piece's edge is held.</summary>
     public ImmutableArray<HoldReport> Holds { get; init; } = [];
+
+    /// <summary>Whether the work can be turned; null where it is not turned.</summary>
+    public TurningReport? Turning { get; init; }
 
     /// <summary>The elements with operations.</summary>
     public ImmutableArray<OperatedElement> Operated { get; init; } = [];

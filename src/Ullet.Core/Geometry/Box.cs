@@ -44,6 +44,8 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     /// <summary>Its corners, clockwise on screen from the top left.</summary>
     public Point[] Corners() => [new(MinX, MinY), new(MaxX, MinY), new(MaxX, MaxY), new(MinX, MaxY)];
 
+    public Box Moved(double x, double y) => IsEmpty ? this : new Box(MinX + x, MinY + y, MaxX + x, MaxY + y);
+
     /// <summary>Grown by a distance on all sides, mm; shrunk when negative.</summary>
     public Box Grown(double by) => IsEmpty ? this : new Box(MinX - by, MinY - by, MaxX + by, MaxY + by);
 

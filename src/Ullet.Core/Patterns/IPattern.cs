@@ -14,6 +14,10 @@ public interface IPattern
     /// <summary>One sentence: what it is and how it is closed.</summary>
     string Summary { get; }
 
+    /// <summary>Which making it is: it goes up when the pattern is sewn otherwise than before, and projects keep the making that they
+    /// were made by until they are made anew.</summary>
+    int Making => 1;
+
     /// <summary>The sizes and counts that may be asked for.</summary>
     ImmutableArray<PatternNumberField> Numbers { get; }
 

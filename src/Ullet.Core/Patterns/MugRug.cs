@@ -93,8 +93,6 @@ public sealed class MugRug : IPattern
             seam.Grown(4)
         )
         {
-            IsTurned = true,
-            TurningGap = numbers["gap"],
             ClosingSeamId = MugRugParts.ClosingSeam.ElementId,
         };
     }
@@ -185,7 +183,7 @@ public sealed class MugRug : IPattern
                 + "and tape its corners.",
             null,
             "It lies smooth and reaches past the filling all round.",
-            changes: [Laid("p-front", "Front", front, true, cut)]
+            changes: [Laid("p-front", "Front", front, true, cut, role: LayerRole.Outer)]
         );
         yield return SewAct.Line(MugRugParts.FrontTack);
         yield return SewAct.Line(MugRugParts.Quilting) with
@@ -200,7 +198,7 @@ public sealed class MugRug : IPattern
             null,
             "It reaches past the front's tack-down all round, and no tape lies under the seam.",
             role: ActRole.LayClosing,
-            changes: [Laid("p-back", "Back", back, false, cut)]
+            changes: [Laid("p-back", "Back", back, false, cut, role: LayerRole.Outer)]
         );
         yield return SewAct.Line(MugRugParts.ClosingSeam, ActRole.ClosingSeam);
         yield return Finish(

@@ -24,14 +24,24 @@ internal static class PatternHands
     /// <summary>The first step of every pattern: the stabiliser is hooped alone.</summary>
     /// <param name="stuff">The project's cloths.</param>
     /// <param name="laid">All that will be laid on it, mm.</param>
-    internal static HandsAct HoopUpStabiliser(PatternStuff stuff, Box laid) =>
+    /// <param name="stabiliser">Which; null for a medium tear-away.</param>
+    internal static HandsAct HoopUpStabiliser(PatternStuff stuff, Box laid, Cloth? stabiliser = null) =>
         Hands(
             HandKind.HoopUp,
             HoopUp,
-            $"Hoop {stuff.Of(PatternCloths.Stabiliser).Name} alone, drum-tight; it must reach past the hoop all round.",
+            $"Hoop {stuff.Of(stabiliser ?? PatternCloths.Stabiliser).Name} alone, drum-tight; it must reach past the hoop all round.",
             hoopOff: true,
             role: ActRole.HoopUp,
-            changes: [Laid("p-stabiliser", "Stabiliser", stuff.Of(PatternCloths.Stabiliser), true, laid.Grown(100))]
+            changes:
+            [
+                Laid(
+                    "p-stabiliser",
+                    "Stabiliser",
+                    stuff.Of(stabiliser ?? PatternCloths.Stabiliser),
+                    true,
+                    laid.Grown(100)
+                ),
+            ]
         );
 
     /// <summary>What is done once the last seam is sewn, the hoop off the machine.</summary>
@@ -44,8 +54,9 @@ internal static class PatternHands
         Cloth cloth,
         bool faceUp,
         Box area,
-        bool beneath = false
-    ) => new(layer, name, cloth, faceUp, PatternLines.Area(area)) { IsBeneath = beneath };
+        bool beneath = false,
+        LayerRole role = LayerRole.Inner
+    ) => new(layer, name, cloth, faceUp, PatternLines.Area(area)) { IsBeneath = beneath, Role = role };
 
     internal static LayerFolded Folded(string layer, bool faceUp, Box area) =>
         new(layer, faceUp, PatternLines.Area(area));

@@ -23,12 +23,6 @@ public sealed record PatternPlan(
     Box Sewn
 )
 {
-    /// <summary>The length of the gap that it is turned through, mm; null when it is turned through a zip, or not at all.</summary>
-    public double? TurningGap { get; init; }
-
-    /// <summary>True when it is closed with its right sides inside, and so has to be turned.</summary>
-    public bool IsTurned { get; init; }
-
     /// <summary>The seam that closes it: stitching near it would be caught by the presser foot or the turn. Null for none.</summary>
     public string? ClosingSeamId { get; init; }
 }
@@ -44,9 +38,18 @@ public enum ActRole
     JoinTape,
     OpenZip,
 
+    /// <summary>The end of the tape is joined at which the slider came off its end.</summary>
+    JoinOpenEnd,
+
     /// <summary>The layer is laid that closes the work.</summary>
     LayClosing,
     ClosingSeam,
+
+    /// <summary>A layer is laid that a seam after the closing seam joins.</summary>
+    LaySecond,
+
+    /// <summary>A seam after the closing seam.</summary>
+    SecondSeam,
     Finish,
 }
 

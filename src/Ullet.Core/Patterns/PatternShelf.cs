@@ -10,6 +10,21 @@ public static class PatternShelf
 {
     public static readonly ImmutableArray<IPattern> All = [new HarvestPatch(), new ZipPouch(), new MugRug()];
 
+    /// <summary>Earlier makings of patterns, for projects that were made by them.</summary>
+    private static readonly ImmutableArray<IPattern> Earlier = [new FirstZipPouch()];
+
+    /// <summary>The pattern as a project uses it: in the making that it was made by; null where there is no such pattern.</summary>
+    public static IPattern? Find(PatternUse use) =>
+        All.Concat(Earlier)
+            .FirstOrDefault(pattern => pattern.Id == use.PatternId && pattern.Making == (use.Making ?? 1));
+
+    /// <summary>A use of a pattern as it is made today, with its usual numbers.</summary>
+    public static PatternUse Begun(string id) =>
+        new(id) { Making = Find(id) is { Making: > 1 } pattern ? pattern.Making : null };
+
+    /// <summary>True when a project was made by an earlier making of its pattern.</summary>
+    public static bool IsEarlier(PatternUse use) => Find(use.PatternId) is { } now && now.Making > (use.Making ?? 1);
+
     public static IPattern? Find(string id) => All.FirstOrDefault(pattern => pattern.Id == id);
 
     /// <summary>What a project's pattern gives; null for a project made by hand, or whose pattern is not known any more.</summary>
@@ -27,7 +42,7 @@ public static class PatternShelf
     /// <summary>What a pattern gives, or why it can't.</summary>
     public static Result<PatternPlan> Plan(PatternUse use, PatternStuff? stuff = null)
     {
-        if (Find(use.PatternId) is not { } pattern)
+        if (Find(use) is not { } pattern)
         {
             return new Refusal(
                 "pattern-unknown",

@@ -6,12 +6,12 @@ using static Ullet.Core.Patterns.PatternLines;
 
 namespace Ullet.Core.Patterns;
 
-/// <summary>A lined pouch with a zip in its front, sewn face to face and turned through the open zip.</summary>
+/// <summary>A lined pouch with a zip in its front and hidden seams: turned through a gap in its lining, then through the zip.</summary>
 /// <remarks>Only width, height and the zip's height above the bottom grow; seams, allowances and the zip keep their sizes.</remarks>
 public sealed class ZipPouch : IPattern
 {
     /// <summary>Cloth beyond the closing seam when it is laid, mm; trimmed to <see cref="Trimmed"/> afterwards.</summary>
-    private const double Beyond = 13;
+    internal const double Beyond = 13;
 
     internal const double Trimmed = 6;
 
@@ -19,45 +19,77 @@ public sealed class ZipPouch : IPattern
     internal const double Tape = 30;
 
     /// <summary>From the middle of the teeth to the folded edge of a panel, mm.</summary>
-    private const double FromTeeth = 7;
+    internal const double FromTeeth = 7;
 
     /// <summary>Cloth between a panel's raw edge and its seam, mm.</summary>
     internal const double Allowance = 6;
 
-    /// <summary>From a fold to the line sewn along it, mm.</summary>
-    private const double AlongFold = 2.5;
+    /// <summary>From a panel's fold to the line along it, which holds the lining behind, mm.</summary>
+    private const double AlongFold = 5;
 
-    /// <summary>The tape must reach past the seams by this on both sides, mm.</summary>
-    internal const double ZipEnds = 20;
+    /// <summary>The lining's pressed edge lies nearer to the panel's body than the panel's fold by this, mm: it does not peep out.</summary>
+    internal const double LiningBack = 1;
+
+    /// <summary>What is pressed under along an edge of a lining, mm.</summary>
+    internal const double Pressed = 10;
+
+    /// <summary>The tape reaches past the seam by this where the zip ends, mm.</summary>
+    internal const double StopEnd = 15;
+
+    /// <summary>The same at the slider's end: the slider, the presser foot's radius, a tail.</summary>
+    internal const double SliderEnd = 45;
+
+    /// <summary>The middle of the slider when the zip is shut lies this far past the seam, mm.</summary>
+    private const double SliderShut = 27;
 
     /// <summary>How far the zip is opened before the closing layer goes on, share of the width: half to two thirds.</summary>
-    internal const double Opened = 0.6;
+    internal const double Opened = 0.65;
 
-    /// <summary>What the teeth and the slider take, mm.</summary>
-    private const double Teeth = 8;
-    private static readonly (double Width, double Height) Slider = (14, 16);
+    /// <summary>The slot in the stabiliser behind the teeth: how wide it is, and how far from the side seams it ends, mm.</summary>
+    internal const double Slot = 10;
+
+    /// <summary>What is left at the gap when the pouch is cut out, mm.</summary>
+    internal const double LeftAtGap = 12;
+
+    /// <summary>A gap ends at least this far from the side seams, mm.</summary>
+    private const double GapFromSide = 20;
+
+    /// <summary>Marks for the corners of the back begin this far outside of them and are so long, mm.</summary>
+    private const double MarkOff = 1;
+    private const double MarkLength = 3;
+
+    /// <summary>The number that says how long the gap is.</summary>
+    internal const string GapId = "gap";
+
+    /// <summary>What the teeth take, mm.</summary>
+    internal const double Teeth = 8;
+
+    /// <summary>What the slider takes with the presser foot's radius of 6 round it, mm.</summary>
+    internal static readonly (double Width, double Height) Slider = (26, 28);
+
+    public int Making => 2;
 
     public string Id => "zip-pouch";
 
     public string Name => "Zip pouch";
 
-    public string Summary =>
-        "A lined pouch with a zip across its front, sewn in one hooping and turned through the zip.";
+    public string Summary => "A lined pouch with a zip across its front and no raw seam inside, sewn in one hooping.";
 
     public ImmutableArray<PatternNumberField> Numbers =>
         [
             new("width", "Width", 90, 310, 180),
-            new("height", "Height", 80, 220, 120),
+            new("height", "Height", 80, 205, 120),
             new("drop", "Zip below the top edge", 22, 80, 30),
+            new(GapId, "Gap in the lining, at most", 0, 120, 70),
         ];
 
     public ImmutableArray<PatternFillIn> FillIns =>
         [new("name", "Name on the front", "Seeds", []), new("motif", "Motif beside it", "Leaf", Motifs.Names)];
 
-    public ImmutableArray<HardwareStart> Hardware => [new("zip", "A zip, length of its tape", 130, 350, 220)];
+    public ImmutableArray<HardwareStart> Hardware => [new("zip", "A zip, length of its tape", 150, 370, 240)];
 
     public ImmutableArray<PatternNumber> FromHardware(string hardware, double size) =>
-        [new("width", size - (2 * ZipEnds))];
+        [new("width", size - StopEnd - SliderEnd)];
 
     public Refusal? Check(PatternNumbers numbers) =>
         numbers["height"] - numbers["drop"] < 50
@@ -71,143 +103,207 @@ public sealed class ZipPouch : IPattern
 
     public PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff)
     {
-        var (width, height) = (numbers["width"], numbers["height"]);
-        var seam = Box.Centred(width, height);
-        var cut = seam.Grown(Beyond);
-        var zip = seam.MinY + numbers["drop"];
-        var (below, above) = (zip + FromTeeth, zip - FromTeeth);
-        var lower = new Box(cut.MinX, below, cut.MaxX, cut.MaxY);
-        var upper = new Box(cut.MinX, cut.MinY, cut.MaxX, above);
+        var pouch = new PouchSizes(
+            numbers["width"],
+            numbers["height"],
+            numbers["drop"],
+            Math.Min(numbers[GapId], numbers["width"] - (2 * GapFromSide))
+        );
         return new PatternPlan(
-            [.. Lines(seam, zip, below, above), .. Zones(seam, zip)],
-            [.. ZipPouchSteps.Of(stuff, seam, cut, zip, lower, upper)],
+            [.. Lines(pouch), .. Zones(pouch)],
+            [.. ZipPouchSteps.Of(stuff, pouch)],
             [
-                new PatternPanel("p-front", "front panel", ZipPouchParts.TopStitchUpper.Line, Area(lower)),
-                new PatternPanel("p-top", "top panel", ZipPouchParts.TopStitchUpper.Line, Area(upper)),
+                new PatternPanel("p-front", "front panel", ZipPouchParts.TopBaste.Line, Area(pouch.Lower)),
+                new PatternPanel("p-top", "top panel", ZipPouchParts.TopBaste.Line, Area(pouch.Upper)),
             ],
-            Places(seam, below),
-            Cloths(stuff, seam, cut, lower, upper, Motifs.ClothOf(this, use, stuff)),
+            Places(pouch.Seam, pouch.Below),
+            Cloths(
+                stuff,
+                pouch.Seam,
+                pouch.Cut,
+                (pouch.Lower, pouch.Upper),
+                (pouch.LowerLining, pouch.UpperLining),
+                pouch.Tape.Width,
+                SoftStabiliser,
+                Motifs.ClothOf(this, use, stuff)
+            ),
             [
-                "Stabiliser: medium tear-away, larger than the hoop all round; it is torn away at the end.",
+                "Stabiliser: a soft cut-away, larger than the hoop all round; what lies behind the panels stays in for good.",
                 "Needle: 75/11 embroidery. Interface thin cotton with a light fusible before it is cut.",
-                $"Seam allowances: {Allowance:0} mm along the zip, {Trimmed:0} mm round the pouch once it is cut out.",
-                "The zip must be nylon coil: the needle crosses its teeth.",
+                $"Press one long edge of both front linings under by {Pressed:0} mm, wrong sides together, before you begin.",
+                $"Seam allowances: {Allowance:0} mm along the zip, {Trimmed:0} mm round the pouch once it is cut out, {LeftAtGap:0} mm at the gap.",
+                "The zip must be nylon coil: the needle crosses its teeth. Its tape is measured, not its teeth.",
+                "Tape: one that washes away or tears off without a trace, on the back of the hoop too.",
             ],
-            seam.Grown(8)
+            pouch.Cut.Grown(MarkOff + MarkLength)
         )
         {
-            IsTurned = true,
             ClosingSeamId = ZipPouchParts.ClosingSeam.ElementId,
         };
     }
 
-    private static IEnumerable<Element> Lines(Box seam, double zip, double below, double above)
+    private static IEnumerable<Element> Lines(PouchSizes pouch)
     {
-        var (left, right) = (seam.MinX - 5, seam.MaxX + 5);
-        ImmutableArray<Curve> Across(double y) => Straight(left, y, right, y);
+        var (seam, zip) = (pouch.Seam, pouch.Zip);
+        ImmutableArray<Curve> Across(double y) => Straight(seam.MinX - 5, y, seam.MaxX + 5, y);
+        ImmutableArray<Curve> Bar(double x) => Straight(x, zip - 6, x, zip + 6);
         yield return PatternLines.Line(
             ZipPouchParts.ZipPlace,
             "Zip",
             "placement",
             Mark,
-            Across(zip - (Tape / 2)),
-            Across(zip + (Tape / 2))
+            [Across(zip - (Tape / 2)), Across(zip), Across(zip + (Tape / 2)), .. CornerMarks(pouch.Cut)]
         );
         yield return PatternLines.Line(
             ZipPouchParts.ZipTack,
             "Zip",
-            "tack-down",
+            "tack-down with the panels' lines",
             Hold,
-            Across(zip - (Tape / 2) + 3),
-            Across(zip + (Tape / 2) - 3)
+            Across(pouch.Above - Allowance),
+            Across(pouch.Below + Allowance)
         );
         yield return PatternLines.Line(
-            ZipPouchParts.ZipEnds,
+            ZipPouchParts.ZipStop,
             "Zip",
-            "joining of the tape ends",
+            "bar at its closed end",
             new LineSettings { Kind = LineKind.Bean },
-            Straight(seam.MinX - 4, zip - 6, seam.MinX - 4, zip + 6),
-            Straight(seam.MaxX + 4, zip - 6, seam.MaxX + 4, zip + 6)
+            Bar(seam.MinX - 4)
         );
         yield return PatternLines.Line(
             ZipPouchParts.FrontSeam,
             "Front panel",
             "seam along the zip",
             Seam,
-            Across(below)
+            Across(pouch.Below)
         );
         yield return PatternLines.Line(
-            ZipPouchParts.TopStitchLower,
+            ZipPouchParts.FrontBaste,
             "Front panel",
-            "line along the fold",
+            "basting in its seam allowance",
             Mark,
-            Across(below + AlongFold)
+            Basted(seam.Grown(BasteOutside), pouch.Below + Allowance, seam.MaxY + BasteOutside)
         );
-        yield return PatternLines.Line(ZipPouchParts.TopSeam, "Top panel", "seam along the zip", Seam, Across(above));
         yield return PatternLines.Line(
-            ZipPouchParts.TopStitchUpper,
+            ZipPouchParts.TopSeam,
             "Top panel",
-            "line along the fold",
+            "seam along the zip",
+            Seam,
+            Across(pouch.Above)
+        );
+        yield return PatternLines.Line(
+            ZipPouchParts.TopBaste,
+            "Top panel",
+            "basting in its seam allowance",
             Mark,
-            Across(above - AlongFold)
+            Basted(seam.Grown(BasteOutside), pouch.Above - Allowance, seam.MinY - BasteOutside)
+        );
+        yield return PatternLines.Line(
+            ZipPouchParts.TopStitch,
+            "Linings",
+            "lines along the folds",
+            new LineSettings { StitchLength = 2.8 },
+            Across(pouch.Below + AlongFold),
+            Across(pouch.Above - AlongFold)
+        );
+        yield return PatternLines.Line(
+            ZipPouchParts.ZipEnds,
+            "Zip",
+            "bar at its open end",
+            new LineSettings { Kind = LineKind.Bean },
+            Bar(seam.MaxX + 4)
+        );
+        var once = Seam with { Passes = 1 };
+        yield return PatternLines.Line(
+            ZipPouchParts.ClosingSeam,
+            "Pouch",
+            "closing seam 1",
+            once,
+            pouch.Gap > 0
+                ? [Round(seam, 6), Straight(-pouch.Gap / 2, seam.MaxY, pouch.Gap / 2, seam.MaxY)]
+                : [Round(seam, 6)]
         );
         yield return PatternLines.Line(
             ZipPouchParts.LiningSeam,
             "Lining",
-            "seams along the zip",
-            Seam,
-            Across(below),
-            Across(above)
+            "closing seam 2",
+            once,
+            Round(seam, 6, pouch.Gap)
         );
-        yield return PatternLines.Line(ZipPouchParts.ClosingSeam, "Pouch", "closing seam", Seam, Round(seam, 6));
     }
 
-    private static IEnumerable<Element> Zones(Box seam, double zip)
+    /// <summary>Basting runs this far outside the closing seam, mm: in the allowance, which holds it for good.</summary>
+    private const double BasteOutside = 3;
+
+    /// <summary>Along three sides of a panel: from its zip side outwards, along the far side and back.</summary>
+    private static ImmutableArray<Curve> Basted(Box box, double near, double far) =>
+        [
+            .. Straight(box.MinX, near, box.MinX, far),
+            .. Straight(box.MinX, far, box.MaxX, far),
+            .. Straight(box.MaxX, far, box.MaxX, near),
+        ];
+
+    /// <summary>Two short lines outside each corner of the back, in line with its sides: they stay in sight beyond the panels.</summary>
+    private static IEnumerable<ImmutableArray<Curve>> CornerMarks(Box cut)
     {
-        Element Keep(string part, string name, double x, double width, double height, ZoneMaking zone) =>
-            new()
+        foreach (var (x, outX) in new[] { (cut.MinX, -1.0), (cut.MaxX, 1.0) })
+        {
+            foreach (var (y, outY) in new[] { (cut.MinY, -1.0), (cut.MaxY, 1.0) })
             {
-                Id = $"p-{part}",
-                PatternPart = part,
-                Name = name,
-                IsLocked = true,
-                Box = new ElementBox(x, zip, width, height, 0),
-                Form = new ShapeForm(new RectangleShape()),
-                Making = zone,
-            };
-        var lay = ZipPouchHands.LayZip.Step;
-        var open = ZipPouchHands.OpenZip.Step;
-        yield return Keep(
+                var (near, far) = (MarkOff, MarkOff + MarkLength);
+                yield return Straight(x + (outX * near), y, x + (outX * far), y);
+                yield return Straight(x, y + (outY * near), x, y + (outY * far));
+            }
+        }
+    }
+
+    private static IEnumerable<Element> Zones(PouchSizes pouch)
+    {
+        var (seam, lay, open) = (pouch.Seam, ZipPouchHands.LayZip.Step, ZipPouchHands.OpenZip.Step);
+        yield return Zone(
             "teeth",
             "Zip teeth",
-            0,
-            seam.Width + 10,
-            Teeth,
+            new Box(seam.MinX - 5, pouch.Zip - (Teeth / 2), seam.MaxX + 5, pouch.Zip + (Teeth / 2)),
             new ZoneMaking
             {
                 From = lay,
-                Allows = [ZipPouchParts.ZipEnds.ElementId, ZipPouchParts.ClosingSeam.ElementId],
+                Allows =
+                [
+                    ZipPouchParts.ZipStop.ElementId,
+                    ZipPouchParts.ZipEnds.ElementId,
+                    ZipPouchParts.ClosingSeam.ElementId,
+                    ZipPouchParts.LiningSeam.ElementId,
+                ],
             }
         );
-        yield return Keep(
+        var slider = Box.Centred(Slider.Width, Slider.Height);
+        yield return Zone(
             "slider-shut",
             "Zip slider, shut",
-            seam.MaxX + 14,
-            Slider.Width,
-            Slider.Height,
+            slider.Moved(seam.MaxX + SliderShut, pouch.Zip),
             new ZoneMaking { From = lay, Until = open }
         );
-        yield return Keep(
+        yield return Zone(
             "slider-open",
             "Zip slider, open",
-            seam.MaxX - (Opened * seam.Width),
-            Slider.Width,
-            Slider.Height,
+            slider.Moved(pouch.SliderOpen, pouch.Zip),
             new ZoneMaking { From = open }
         );
     }
 
-    private static ImmutableArray<FillInPlace> Places(Box seam, double below)
+    /// <summary>A zone of the zip.</summary>
+    internal static Element Zone(string part, string name, Box box, ZoneMaking zone) =>
+        new()
+        {
+            Id = $"p-{part}",
+            PatternPart = part,
+            Name = name,
+            IsLocked = true,
+            Box = new ElementBox(box.Centre.X, box.Centre.Y, box.Width, box.Height, 0),
+            Form = new ShapeForm(new RectangleShape()),
+            Making = zone,
+        };
+
+    internal static ImmutableArray<FillInPlace> Places(Box seam, double below)
     {
         // Decoration keeps 8 mm from seams and folds.
         var room = new Box(seam.MinX + 8, below + 8, seam.MaxX - 8, seam.MaxY - 8);
@@ -226,17 +322,27 @@ public sealed class ZipPouch : IPattern
         ];
     }
 
-    private static ImmutableArray<ClothNeed> Cloths(
+    /// <summary>What it is made of.</summary>
+    /// <param name="stuff">The project's cloths.</param>
+    /// <param name="seam">The closing seam, mm.</param>
+    /// <param name="cut">What is laid for the pouch, mm.</param>
+    /// <param name="panels">The lower and the upper panel once they are folded, mm.</param>
+    /// <param name="linings">The linings behind them, mm.</param>
+    /// <param name="tape">The least length of the zip's tape, mm.</param>
+    /// <param name="stabiliser">What is hooped.</param>
+    /// <param name="motif">The motif's.</param>
+    internal static ImmutableArray<ClothNeed> Cloths(
         PatternStuff stuff,
         Box seam,
         Box cut,
-        Box lower,
-        Box upper,
+        (Box Lower, Box Upper) panels,
+        (Box Lower, Box Upper) linings,
+        double tape,
+        Cloth stabiliser,
         IEnumerable<ClothNeed> motif
     )
     {
-        ClothNeed Below(Cloth cloth, string use) => Panel(stuff.Of(cloth), use, seam, lower, isLower: true);
-        ClothNeed Above(Cloth cloth, string use) => Panel(stuff.Of(cloth), use, seam, upper, isLower: false);
+        var fold = panels == linings ? Allowance : Pressed;
         ClothNeed Whole(Cloth cloth, string use) =>
             new(stuff.Of(cloth), use, cut.Width, cut.Height)
             {
@@ -244,28 +350,22 @@ public sealed class ZipPouch : IPattern
             };
         return
         [
-            new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
-            new(
-                stuff.Of(ZipTape),
-                "zip",
-                seam.Width + (2 * ZipEnds),
-                Tape,
-                Advice: "nylon coil; longer is fine, it is cut off"
-            ),
-            Below(Front, "front panel"),
-            Above(Top, "top panel"),
+            new(stuff.Of(stabiliser), "hooped alone", 0, 0),
+            new(stuff.Of(ZipTape), "zip", tape, Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            Panel(stuff.Of(Front), "front panel", seam, panels.Lower, Allowance, isLower: true),
+            Panel(stuff.Of(Top), "top panel", seam, panels.Upper, Allowance, isLower: false),
             Whole(Back, "back"),
-            Below(Lining, "lower lining"),
-            Above(Lining, "upper lining"),
+            Panel(stuff.Of(Lining), "lower lining", seam, linings.Lower, fold, isLower: true),
+            Panel(stuff.Of(Lining), "upper lining", seam, linings.Upper, fold, isLower: false),
             Whole(Lining, "back lining"),
             .. motif,
         ];
     }
 
-    /// <summary>A panel beside the zip: folded at its seam there, sewn in by the closing seam on its other sides.</summary>
-    private static ClothNeed Panel(Cloth cloth, string use, Box seam, Box area, bool isLower)
+    /// <summary>A panel beside the zip: folded there, sewn in by the closing seam on its other sides.</summary>
+    private static ClothNeed Panel(Cloth cloth, string use, Box seam, Box area, double under, bool isLower)
     {
-        var height = area.Height + Allowance;
+        var height = area.Height + under;
         var middle = isLower ? area.MaxY - (height / 2) : area.MinY + (height / 2);
         var (fold, far) = isLower ? (area.MinY - middle, seam.MaxY - middle) : (area.MaxY - middle, seam.MinY - middle);
         var (left, right) = (seam.MinX, seam.MaxX);
@@ -286,6 +386,14 @@ public sealed class ZipPouch : IPattern
             ],
         };
     }
+
+    internal static readonly Cloth SoftStabiliser = PatternCloths.Of(
+        "soft-stabiliser",
+        "soft cut-away stabiliser",
+        "#f6f6f3",
+        ClothKind.Stabiliser,
+        ClothTexture.Plain
+    );
 
     internal static readonly Cloth ZipTape = PatternCloths.Of(
         "zip",

@@ -7,6 +7,9 @@ namespace Ullet.Core.Projects;
 /// <param name="PatternId">Which pattern.</param>
 public sealed record PatternUse(string PatternId)
 {
+    /// <summary>Which making of the pattern the project was made by; null for the first.</summary>
+    public int? Making { get; init; }
+
     /// <summary>Sizes and counts that differ from the pattern's usual ones.</summary>
     public ImmutableArray<PatternNumber> Numbers { get; init; } = [];
 

@@ -37,7 +37,9 @@ internal static class HoopingSteps
         LayerLaid?[] hooped =
         [
             stabiliser is null ? null : new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, area),
-            ground is null ? null : new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, area),
+            ground is null
+                ? null
+                : new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, area) { Role = LayerRole.Outer },
         ];
         return new HandWork(
             HandKind.HoopUp,

@@ -96,7 +96,7 @@ internal static class StepGathering
         {
             return "Zip";
         }
-        var whole = PatternShelf.Find(project.Pattern!.PatternId)!.Name;
+        var whole = PatternShelf.Find(project.Pattern!)!.Name;
         var names = plan
             .Acts.OfType<HandsAct>()
             .SelectMany(act => act.Work.Changes)
@@ -132,6 +132,9 @@ internal static class StepGathering
                 new LayerLaid(hand.Id, cloth.Name, cloth, !hand.FaceDown, [new Region(ring, [])])
                 {
                     IsBeneath = hand.IsBeneath,
+                    Role = cloth.Kind is ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip
+                        ? LayerRole.Inner
+                        : LayerRole.Outer,
                 }
             );
         }

@@ -41,7 +41,7 @@ internal static class PatternEndpoints
         Workbench bench
     )
     {
-        var use = new PatternUse(patternId) { Numbers = wish.Numbers };
+        var use = PatternShelf.Begun(patternId) with { Numbers = wish.Numbers };
         if (wish.Hardware is { } hardware)
         {
             var sizes = FromHardware(patternId, hardware, wish.HardwareSize);

@@ -85,7 +85,7 @@ internal static class PatternDtos
             pattern.Numbers,
             pattern.FillIns,
             pattern.Hardware,
-            Drawing(PatternShelf.Plan(new PatternUse(pattern.Id)).Value)
+            Drawing(PatternShelf.Plan(PatternShelf.Begun(pattern.Id)).Value)
         );
 
     internal static PatternPreviewDto Preview(PatternPlan plan) =>
@@ -101,7 +101,7 @@ internal static class PatternDtos
     internal static ProjectPatternDto? Of(Evaluated evaluated)
     {
         var project = evaluated.Project;
-        if (project.Pattern is not { } use || PatternShelf.Find(use.PatternId) is not { } pattern)
+        if (project.Pattern is not { } use || PatternShelf.Find(use) is not { } pattern)
         {
             return null;
         }

@@ -178,7 +178,7 @@ public sealed class EveryFindingTests
                 .. rug.Elements.Select(each => each.Id == seam.Id ? each with { Form = new DrawingForm(ring) } : each),
             ],
         };
-        Assert.Equal(FindingLevel.Stop, Found(shut, "no-turning-gap").Level);
+        Assert.Equal(FindingLevel.Stop, Found(shut, "no-turning-way").Level);
     }
 
     private static Project Joined(params ElementBox[] others)

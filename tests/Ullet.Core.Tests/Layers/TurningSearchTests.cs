@@ -21,8 +21,20 @@ public sealed class TurningSearchTests
             { "bag with a gap at a corner", TurningAnswer.Through, "through the gap in the seam", 50, "" },
             { "gap in the wrong layer", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lining not caught", TurningAnswer.ClosedOff, "", NoWay, "closing seam" },
-            { "halves that overlap", TurningAnswer.Through, "through the free edge between upper half and lower half", 120, "" },
-            { "halves that overlap, front alone", TurningAnswer.Through, "through the free edge between front and upper half", 120, "" },
+            {
+                "halves that overlap",
+                TurningAnswer.Through,
+                "through the free edge between upper half and lower half",
+                120,
+                ""
+            },
+            {
+                "halves that overlap, front alone",
+                TurningAnswer.Through,
+                "through the free edge between front and upper half",
+                120,
+                ""
+            },
             { "halves that end apart from each other", TurningAnswer.AlreadyOutside, "", double.PositiveInfinity, "" },
             { "window in the back", TurningAnswer.Through, "through the window in back", 100, "" },
             { "window too small", TurningAnswer.Through, "through the window in back", 24, "" },
@@ -34,7 +46,13 @@ public sealed class TurningSearchTests
             { "lined pouch, its gap closed", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lined pouch, zip shut", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lined pouch, no slot", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
-            { "lined pouch, zip open a little", TurningAnswer.Through, "through the gap in the lining, then through the zip", 34, "" },
+            {
+                "lined pouch, zip open a little",
+                TurningAnswer.Through,
+                "through the gap in the lining, then through the zip",
+                34,
+                ""
+            },
             { "quick pouch", TurningAnswer.Through, "through the zip", 76, "" },
         };
 
@@ -60,7 +78,13 @@ public sealed class TurningSearchTests
 
     [Theory]
     [MemberData(nameof(Cases))]
-    public void Of_AgreesWithWaterPouredOverIt(string name, TurningAnswer answer, string way, double width, string closedBy)
+    public void Of_AgreesWithWaterPouredOverIt(
+        string name,
+        TurningAnswer answer,
+        string way,
+        double width,
+        string closedBy
+    )
     {
         Assert.NotNull(way + width + closedBy);
         var work = Made(name);

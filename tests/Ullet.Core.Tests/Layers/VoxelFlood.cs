@@ -46,7 +46,9 @@ internal sealed class VoxelFlood
 
     /// <summary>True when water gets to the right side of a layer at a place.</summary>
     internal bool Wets(int layer, bool faceUp, Point at) =>
-        _isWet[Index((int)((at.X - _box.MinX) / Cell), (int)((at.Y - _box.MinY) / Cell), (2 * layer) + (faceUp ? 2 : 0))];
+        _isWet[
+            Index((int)((at.X - _box.MinX) / Cell), (int)((at.Y - _box.MinY) / Cell), (2 * layer) + (faceUp ? 2 : 0))
+        ];
 
     private void Stitch(SewnLayers work, SewnSeam seam, Point from, Point to)
     {
@@ -64,7 +66,11 @@ internal sealed class VoxelFlood
                     .Select(layer => work.Layers.ToList().FindIndex(known => known.Id == layer.Id))
                     .Where(number => number >= 0)
                     .ToList();
-                for (var level = pierced.Count == 0 ? 1 : 1 + (2 * pierced.Min()); pierced.Count > 0 && level <= 1 + (2 * pierced.Max()); level++)
+                for (
+                    var level = pierced.Count == 0 ? 1 : 1 + (2 * pierced.Min());
+                    pierced.Count > 0 && level <= 1 + (2 * pierced.Max());
+                    level++
+                )
                 {
                     _isSolid[Index(column, row, level)] = true;
                 }

@@ -42,15 +42,17 @@ internal static class PatternSamples
         }
     }
 
-    /// <summary>The sizes; counts stay as usual, and what the pattern refuses together is taken back.</summary>
+    /// <summary>The sizes; counts and what it is turned through stay as usual, and what the pattern refuses together is taken back.</summary>
     private static List<(string Id, double Value)> Extremes(IPattern pattern, Func<PatternNumberField, double> pick)
     {
         var numbers = pattern
-            .Numbers.Where(field => !field.IsCount)
+            .Numbers.Where(field => !field.IsCount && field.Id != "gap")
             .Select(field => (field.Id, Value: pick(field)))
             .ToList();
         PatternNumber[] Asked() => [.. numbers.Select(number => new PatternNumber(number.Id, number.Value))];
-        while (PatternShelf.Plan(new PatternUse(pattern.Id) { Numbers = [.. Asked()] }) is { IsOk: false } refused)
+        while (
+            PatternShelf.Plan(PatternShelf.Begun(pattern.Id) with { Numbers = [.. Asked()] }) is { IsOk: false } refused
+        )
         {
             Assert.True(numbers.RemoveAll(number => number.Id == refused.Refusal!.Place) > 0, refused.Refusal!.Words);
         }

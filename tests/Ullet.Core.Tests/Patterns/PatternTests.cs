@@ -48,10 +48,12 @@ public sealed class PatternTests
         {
             var seam = Line(plan, "p-closing-seam").Box;
             Assert.Equal((width, height), (seam.Width, seam.Height));
-            Assert.Equal(30, Line(plan, "p-zip-place").Box.Height);
-            Assert.Equal(14, Line(plan, "p-lining-seam").Box.Height);
+            // The panels' raw edges lie on the tape, 13 mm to either side of the teeth.
+            Assert.Equal(26, Line(plan, "p-zip-tack").Box.Height);
+            Assert.Equal(24, Line(plan, "p-top-stitch").Box.Height);
             Assert.Equal(width + 26, plan.Cloths.First(need => need.Use == "back").Width);
-            Assert.Equal(2, Line(plan, "p-closing-seam").Line().Stitching.Passes);
+            Assert.Equal(1, Line(plan, "p-closing-seam").Line().Stitching.Passes);
+            Assert.Equal(width + 60, plan.Cloths.First(need => need.Use == "zip").Width);
         }
     }
 
@@ -59,7 +61,10 @@ public sealed class PatternTests
     public void Pouch_OpensItsZipBeforeTheBackGoesOn_AndTheSliderZoneMoves()
     {
         var steps = Keys(PatternSamples.Make("zip-pouch"));
-        Assert.True(steps.IndexOf("p-zip-ends.line.0") < steps.IndexOf("p.open-zip.0"));
+        // Where the slider has yet to pass nothing is sewn across.
+        Assert.True(steps.IndexOf("p-zip-stop.line.0") < steps.IndexOf("p.open-zip.0"));
+        Assert.True(steps.IndexOf("p.open-zip.0") < steps.IndexOf("p-zip-ends.line.0"));
+        Assert.True(steps.IndexOf("p-zip-ends.line.0") < steps.IndexOf("p.lay-back.0"));
         Assert.True(steps.IndexOf("p.open-zip.0") < steps.IndexOf("p.lay-back.0"));
         var zones = PatternSamples.Make("zip-pouch").Elements.Where(element => element.Making is ZoneMaking).ToList();
         Assert.Equal("p.open-zip.0", zones.First(zone => zone.Id == "p-slider-shut").Zone().Until.ToString());
@@ -67,6 +72,45 @@ public sealed class PatternTests
         Assert.Equal("p.open-zip.0", open.Zone().From.ToString());
         // Half to two thirds of the opening, and inside the seam.
         Assert.InRange((90 - open.Box.X) / 180, 0.5, 2 / 3.0);
+    }
+
+    [Fact]
+    public void Pouch_IsTurnedThroughTheGapAndTheZip_AndAClosedGapShutsItIn()
+    {
+        foreach (var width in new[] { 90.0, 140, 310 })
+        {
+            var pouch = SampleProject.Evaluate(PatternSamples.Make("zip-pouch", ("width", width)));
+            Assert.Equal("through the gap in the lining, then through the zip", pouch.Turning!.WayWords);
+            Assert.Equal(Math.Min(70, width - 40), pouch.Turning.Width, 5.0);
+        }
+        var closed = PatternSamples.Make("zip-pouch", ("gap", 0));
+        var finding = SampleProject.Evaluate(closed).Findings.First(found => found.Code == "no-turning-way");
+        Assert.Equal(FindingLevel.Stop, finding.Level);
+        Assert.Contains("closing seam 1 and closing seam 2", finding.Words, StringComparison.Ordinal);
+        var narrow = PatternSamples.Make("zip-pouch", ("gap", 25));
+        Assert.Contains(SampleProject.Evaluate(narrow).Findings, found => found.Code == "turning-narrow");
+    }
+
+    [Fact]
+    public void Pouch_OfAnEarlierMaking_KeepsIt_AndIsMadeAnewWithWhatWasAdded()
+    {
+        var heart = new AddPiece { Shape = new HeartShape(), Box = new ElementBox(40, 30, 20, 20, 0) };
+        var early = SampleProject.Apply(
+            SampleProject.Empty(260, 180) with
+            {
+                Pattern = new PatternUse("zip-pouch"),
+            },
+            PatternSamples.Use("zip-pouch", ("width", 170)),
+            heart
+        );
+        var stop = SampleProject.Evaluate(early).Findings.First(found => found.Code == "no-turning-way");
+        Assert.Contains("An earlier Ullet made the pattern so", stop.Words, StringComparison.Ordinal);
+        Assert.Null(early.Pattern!.Making);
+        var anew = SampleProject.Apply(early, MendEdits.Of(stop.Mend!, early));
+        Assert.Equal((2, 170.0), (anew.Pattern!.Making, anew.Pattern.NumberOf("width")));
+        Assert.DoesNotContain(anew.Elements, element => element.Id == "p-top-stitch-lower");
+        Assert.Contains(anew.Elements, element => element.Form is ShapeForm { Shape: HeartShape });
+        AssertSewable("made anew", anew);
     }
 
     [Fact]
@@ -247,7 +291,7 @@ public sealed class PatternTests
             {
                 foreach (var size in new[] { start.Least, start.Usual, start.Most })
                 {
-                    var use = new PatternUse(pattern.Id) { Numbers = pattern.FromHardware(start.Id, size) };
+                    var use = PatternShelf.Begun(pattern.Id) with { Numbers = pattern.FromHardware(start.Id, size) };
                     Assert.True(
                         PatternShelf.Plan(use).IsOk,
                         $"{pattern.Id} {start.Id} {size}: {PatternShelf.Plan(use).Refusal?.Words}"

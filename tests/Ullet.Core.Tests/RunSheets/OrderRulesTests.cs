@@ -113,16 +113,16 @@ public sealed class OrderRulesTests
     [Fact]
     public void SwitchedOff_AStepIsListedAndNotSewn_ANeededOneIsRefused()
     {
-        var project = PatternSamples.Make("zip-pouch");
-        var off = SampleProject.Apply(project, new SwitchStep { StepKey = "p-top-stitch-lower.line.0", IsOn = false });
+        var project = PatternSamples.Make("mug-rug");
+        var off = SampleProject.Apply(project, new SwitchStep { StepKey = "p-quilting.line.0", IsOn = false });
         var sheet = SampleProject.Evaluate(off).RunSheet;
-        Assert.Equal(["p-top-stitch-lower.line.0"], sheet.Off.Select(step => step.Key.ToString()));
-        Assert.Equal(-1, At(sheet, "p-top-stitch-lower.line.0"));
+        Assert.Equal(["p-quilting.line.0"], sheet.Off.Select(step => step.Key.ToString()));
+        Assert.Equal(-1, At(sheet, "p-quilting.line.0"));
         Assert.Equal(
             "step-needed",
             SampleProject.Refused(project, new SwitchStep { StepKey = "p-closing-seam.line.0", IsOn = false }).Code
         );
-        var on = SampleProject.Apply(off, new SwitchStep { StepKey = "p-top-stitch-lower.line.0", IsOn = true });
+        var on = SampleProject.Apply(off, new SwitchStep { StepKey = "p-quilting.line.0", IsOn = true });
         Assert.Empty(SampleProject.Evaluate(on).RunSheet.Off);
     }
 

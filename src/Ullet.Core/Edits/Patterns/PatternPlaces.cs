@@ -26,7 +26,7 @@ internal static class PatternPlaces
             return project;
         }
         var gone = elements.Select(element => element.Id).ToHashSet(StringComparer.Ordinal);
-        var pattern = PatternShelf.Find(use.PatternId)!;
+        var pattern = PatternShelf.Find(use)!;
         // A fill-in that is shown more than once stays while one of its elements does.
         var empty = pattern
             .FillIns.Where(fill =>

@@ -17,11 +17,15 @@ public sealed record UsePattern : Edit
     /// <summary>Words and motifs; those left out keep what they are, or the usual.</summary>
     public ImmutableArray<PatternText> FillIns { get; init; } = [];
 
+    /// <summary>True to make a project anew that was made by an earlier making of its pattern; else it keeps that.</summary>
+    public bool MakeAnew { get; init; }
+
     /// <summary>The font of new words; null keeps them out where none is known.</summary>
     public string? FontId { get; init; }
 
     public override string Label(Project before) =>
         before.Pattern is null ? $"Begin with the {Name()}"
+        : MakeAnew ? $"Make the {Name()} anew"
         : Numbers.IsEmpty ? "Fill in"
         : $"Resize the {Name()}";
 
@@ -40,11 +44,16 @@ public sealed record UsePattern : Edit
                 Kind = RefusalKind.NotPossible,
             };
         }
-        if (PatternShelf.Find(PatternId) is not { } pattern)
+        var before = project.Pattern ?? PatternShelf.Begun(PatternId);
+        if (MakeAnew)
         {
-            return PatternShelf.Plan(new PatternUse(PatternId)).Refusal!;
+            before = before with { Making = PatternShelf.Begun(PatternId).Making };
         }
-        var use = Merged(pattern, project.Pattern ?? new PatternUse(PatternId));
+        if (PatternShelf.Find(before) is not { } pattern)
+        {
+            return PatternShelf.Plan(before).Refusal!;
+        }
+        var use = Merged(pattern, MakeAnew ? InRange(pattern, before) : before);
         if (TextRefusal(pattern, use) is { } refusal)
         {
             return refusal;
@@ -53,6 +62,21 @@ public sealed record UsePattern : Edit
             .Plan(use)
             .Then(plan => new PatternParts(project, use, plan, pattern, context, FontId).Made());
     }
+
+    /// <summary>What an earlier making took and this one does not is brought to the nearest that it takes.</summary>
+    private static PatternUse InRange(IPattern pattern, PatternUse use) =>
+        use with
+        {
+            Numbers =
+            [
+                .. use.Numbers.Join(
+                    pattern.Numbers,
+                    number => number.Id,
+                    field => field.Id,
+                    (number, field) => number with { Value = Math.Clamp(number.Value, field.Least, field.Most) }
+                ),
+            ],
+        };
 
     private PatternUse Merged(IPattern pattern, PatternUse before) =>
         before with

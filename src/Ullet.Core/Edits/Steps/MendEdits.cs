@@ -33,6 +33,7 @@ public static class MendEdits
                 ElementId = split.ElementId,
                 Operation = new Split { Angle = split.Across ? 90 : 0 },
             },
+            MakeAnewMend anew => new UsePattern { PatternId = anew.PatternId, MakeAnew = true },
             CutAsSewnMend cut => new SetDrift
             {
                 ElementId = cut.ElementId,

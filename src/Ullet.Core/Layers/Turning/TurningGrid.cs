@@ -300,7 +300,10 @@ internal sealed class TurningGrid
         {
             var bounds = region.Bounds();
             var index = new AreaIndex([region]);
-            var (first, last) = (CellAt(new Point(bounds.MinX, bounds.MinY)), CellAt(new Point(bounds.MaxX, bounds.MaxY)));
+            var (first, last) = (
+                CellAt(new Point(bounds.MinX, bounds.MinY)),
+                CellAt(new Point(bounds.MaxX, bounds.MaxY))
+            );
             for (var row = first / Columns; row <= last / Columns; row++)
             {
                 for (var column = first % Columns; column <= last % Columns; column++)

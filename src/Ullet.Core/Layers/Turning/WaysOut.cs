@@ -14,6 +14,9 @@ internal sealed class WaysOut
     /// <summary>An opening is gone through rather than that a way is longer by more cells than this.</summary>
     private const int OpeningCost = 50;
 
+    /// <summary>A seam that ends fewer ways than this share of what the first does, does not shut anything in.</summary>
+    private const double LeastShare = 0.3;
+
     private readonly TurningGrid _grid;
     private readonly Dictionary<int, (int From, ulong Opened)> _before = [];
     private readonly Dictionary<int, int> _closed = [];
@@ -62,12 +65,14 @@ internal sealed class WaysOut
     /// <summary>True when one of them leads outside.</summary>
     internal bool LeadOut => _end >= 0;
 
-    /// <summary>The seams that they end at, those that end most of them first.</summary>
+    /// <summary>The one or two seams that end most of them; others go along inside.</summary>
     internal ImmutableArray<string> Closers =>
         [
             .. _closed
                 .OrderByDescending(pair => pair.Value)
                 .ThenBy(pair => pair.Key)
+                .Take(2)
+                .Where(pair => pair.Value >= LeastShare * _closed.Values.Max())
                 .Select(pair => _grid.Work.Seams[pair.Key].Name)
                 .Distinct(StringComparer.Ordinal),
         ];

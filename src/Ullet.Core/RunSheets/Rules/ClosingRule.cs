@@ -12,9 +12,17 @@ internal sealed class ClosingRule : IOrderRule
     {
         var closing = facts.Acts.Where(act => act.Act.Role == ActRole.ClosingSeam).Select(act => act.Step).ToList();
         var finishing = facts.Acts.Where(act => act.Act.Role == ActRole.Finish).Select(act => act.Step).ToList();
+        var after = facts
+            .Acts.Where(act => act.Act.Role is ActRole.LaySecond or ActRole.SecondSeam)
+            .Select(act => act.Step)
+            .ToList();
         foreach (var seam in closing)
         {
-            foreach (var step in facts.Steps().Where(step => !closing.Contains(step) && !finishing.Contains(step)))
+            foreach (
+                var step in facts
+                    .Steps()
+                    .Where(step => !closing.Contains(step) && !after.Contains(step) && !finishing.Contains(step))
+            )
             {
                 Budget.Spend();
                 yield return new Precedence(

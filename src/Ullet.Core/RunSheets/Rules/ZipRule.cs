@@ -22,6 +22,16 @@ internal sealed class ZipRule : IOrderRule
             ),
             (
                 ActRole.OpenZip,
+                ActRole.JoinOpenEnd,
+                "A bar across the open end is sewn only once the slider has passed: before, the zip could not be opened any more."
+            ),
+            (
+                ActRole.JoinOpenEnd,
+                ActRole.LayClosing,
+                "The halves of the tape are joined at its open end while they can be seen."
+            ),
+            (
+                ActRole.OpenZip,
                 ActRole.LayClosing,
                 "The zip must be open before the closing layer goes on: the work is turned through it, and nobody can reach it afterwards."
             ),
