@@ -13,6 +13,9 @@ internal static class QualityBench
 
     private const int RandomCount = 300;
 
+    /// <summary>Parts smaller than this get no cover, mm².</summary>
+    private const double Speck = 0.5;
+
     /// <summary>Letters this small may miss a bound where a finding names the stroke as too thin for its cover, mm cap height.</summary>
     private const double Small = 25;
 
@@ -96,7 +99,15 @@ internal static class QualityBench
         bool mayBeThin = false
     )
     {
-        outlines = outlines.ConvertAll(each => (each.Name, (IReadOnlyList<Region>)SmoothedRing.Of(each.Regions)));
+        // Specks get no cover, and a finding names them.
+        outlines = outlines.ConvertAll(each =>
+            (
+                each.Name,
+                (IReadOnlyList<Region>)
+                    SmoothedRing.Of(each.Regions.Where(region => Math.Abs(region.Shell.SignedArea) >= Speck))
+            )
+        );
+        outlines.RemoveAll(each => each.Regions.Count == 0);
         var measured = new ConcurrentBag<(string Name, QualityRaster Raster, string Breaches, bool IsNarrow)>();
         Parallel.ForEach(
             outlines,

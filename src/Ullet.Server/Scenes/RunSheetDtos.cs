@@ -62,6 +62,7 @@ public sealed record LaneDto(
 /// <param name="Release">The keys of the held steps that must be let go before any order is legal.</param>
 /// <param name="Off">Optional steps that are switched off.</param>
 /// <param name="Hands">The hand steps of the user's own.</param>
+/// <param name="Turning">Whether the work can be turned; null where it is not turned.</param>
 public sealed record RunSheetDto(
     ImmutableArray<LaneDto> Lanes,
     bool IsUsersOwn,
@@ -69,7 +70,8 @@ public sealed record RunSheetDto(
     bool IsBroken,
     ImmutableArray<string> Release,
     ImmutableArray<OffStepDto> Off,
-    ImmutableArray<UserHandStep> Hands
+    ImmutableArray<UserHandStep> Hands,
+    TurningDto? Turning
 );
 
 /// <summary>A step that is listed but not done.</summary>
@@ -104,7 +106,11 @@ internal sealed class RunSheetDtos(Evaluated evaluated)
             !order.Broken.IsEmpty,
             [.. order.Release.Select(key => key.ToString())],
             [.. sheet.Off.Select(step => new OffStepDto(step.Key.ToString(), StepNames.Of(step)))],
-            evaluated.Project.RunSheet.Hands
+            evaluated.Project.RunSheet.Hands,
+            TurningDto.Of(
+                evaluated.Turning,
+                sheet.Steps.FirstOrDefault(step => step is HandStep { Work.Kind: HandKind.Turn })?.Key
+            )
         );
     }
 

@@ -13,6 +13,20 @@ public sealed class SatinCoverTests
 
     public static TheoryData<string> Names => [.. SampleOutlines.All.Keys];
 
+    [Fact]
+    public void ASpeckAtACorner_LeavesTheCornerCovered()
+    {
+        var square = new Ring([new(0, 0), new(30, 0), new(30, 30), new(0, 30)]);
+        var speck = new Ring([new(30.1, -0.2), new(30.2, -0.1), new(30.1, -0.1)]);
+        Region Of(Ring ring) => new(ring.SignedArea > 0 ? ring : ring.Reversed(), []);
+        StepStitches Make(params Region[] regions) =>
+            SatinCover.Make([.. regions], Usual, TestContext.Current.CancellationToken);
+        Assert.Equal(
+            Make(Of(square)).Runs.SelectMany(run => run.Points),
+            Make(Of(square), Of(speck)).Runs.SelectMany(run => run.Points)
+        );
+    }
+
     [Theory]
     [MemberData(nameof(Names))]
     public void Cover_OnEachOutline_KeepsTheBoundsOfAGoodCover(string name)

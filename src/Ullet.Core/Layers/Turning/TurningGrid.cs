@@ -141,6 +141,9 @@ internal sealed class TurningGrid
 
     internal bool IsPresent(int cell, int layer) => (_present[cell] & (1UL << layer)) != 0;
 
+    /// <summary>True where a layer is open: parted, or cut away.</summary>
+    internal bool IsOpen(int cell, int layer) => (_open[cell] & (1UL << layer)) != 0;
+
     internal bool IsBorder(int cell) =>
         cell % Columns == 0 || cell % Columns == Columns - 1 || cell < Columns || cell >= _present.Length - Columns;
 

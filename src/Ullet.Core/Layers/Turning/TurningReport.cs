@@ -35,6 +35,9 @@ public sealed record TurningReport(
     ImmutableArray<Point> Way
 )
 {
+    /// <summary>A cut through the layers along the way; null without one.</summary>
+    public TurningSection? Section { get; init; }
+
     /// <summary>Thin things need an opening this wide, padded ones the other, mm.</summary>
     public const double ThinNeeds = 40;
 

@@ -54,7 +54,10 @@ public static class TurningSearch
             narrowest,
             [],
             [.. way.Select(place => grid.At(grid.CellOf(place.Gap)))]
-        );
+        )
+        {
+            Section = TurningSection.Of(grid, way),
+        };
     }
 
     /// <summary>The gaps beside a layer's right side, within what is sewn of it: the one farthest from where the layer is sewn first,

@@ -32,7 +32,10 @@ internal sealed class EdgeRoom
         var chunks = new List<EdgeChunk>();
         for (var i = 0; i < rings.Count; i++)
         {
-            EdgeChunks.Cut(rings[i], i, longest * Safety, chunks);
+            if (!CoverEdges.IsSpeck(rings[i]))
+            {
+                EdgeChunks.Cut(rings[i], i, longest * Safety, chunks);
+            }
         }
         MarkCrowded(chunks, 2 * longest);
         foreach (var chunk in chunks)

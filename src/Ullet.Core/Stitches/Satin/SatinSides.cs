@@ -46,7 +46,9 @@ internal sealed class SatinSides
     {
         (_rings, _usual, _band) = (rings, band, band);
         var longest = Math.Max(band.Outside, band.Inside);
-        _reach = _rivals = new MedialReach(new SegmentIndex(rings, Math.Clamp(longest, 1, 4)));
+        // What gets no cover of its own clips none.
+        var edges = rings.Where(ring => !CoverEdges.IsSpeck(ring)).ToList();
+        _reach = _rivals = new MedialReach(new SegmentIndex(edges, Math.Clamp(longest, 1, 4)));
         _room = new EdgeRoom(rings, longest);
     }
 

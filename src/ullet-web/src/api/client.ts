@@ -97,6 +97,7 @@ export type OrderedStep = Step & { order: StepOrder };
 export const isOrdered = (step: Step): step is OrderedStep => step.order != null;
 export type Lane = Schemas["LaneDto"];
 export type RunSheet = Schemas["RunSheetDto"];
+export type Turning = Schemas["TurningDto"];
 export type UserHandStep = Schemas["UserHandStep"];
 export type HandKind = Schemas["HandKind"];
 export type Pattern = Schemas["PatternDto"];

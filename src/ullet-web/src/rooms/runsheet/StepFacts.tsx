@@ -9,6 +9,7 @@ import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { HandStepPanel } from "./HandStepPanel";
 import { SideView } from "./SideView";
+import { TurningView } from "./TurningView";
 import { Note } from "../../parts/Note";
 
 interface Props {
@@ -91,7 +92,11 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
           ) : null}
         </div>
       </div>
-      <SideView lanes={scene.runSheet.lanes} step={step} number={number} />
+      {scene.runSheet.turning?.key === step.key ? (
+        <TurningView turning={scene.runSheet.turning} />
+      ) : (
+        <SideView lanes={scene.runSheet.lanes} step={step} number={number} />
+      )}
       {changing && own ? (
         <HandStepPanel
           projectId={projectId}
