@@ -69,6 +69,8 @@ public static class Checks
         new StopMissingCheck(),
         new ZoneCheck(),
         new TurningCheck(),
+        new FoldCheck(),
+        new UnsewnLayerCheck(),
         new PanelEdgeCheck(),
         new HolesCheck(),
         new EdgeCoveredCheck(),

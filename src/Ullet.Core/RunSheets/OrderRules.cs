@@ -11,6 +11,7 @@ internal static class OrderRules
     [
         new ZipRule(),
         new PanelRule(),
+        new OwnLayerRule(),
         new MethodRule(),
         new StackRule(),
         new BastingRule(),

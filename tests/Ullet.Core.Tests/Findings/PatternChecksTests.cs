@@ -104,6 +104,44 @@ public sealed class PatternChecksTests
     }
 
     [Fact]
+    public void PouchesOfAnEarlierMaking_FoldLiningsThatAreSewnDown()
+    {
+        var early = SampleProject.Apply(
+            SampleProject.Empty(260, 180) with
+            {
+                Pattern = new PatternUse("zip-pouch"),
+            },
+            PatternSamples.Use("zip-pouch")
+        );
+        Assert.Contains("lining can't be folded over", Found(early, "fold-sewn-down").Words, StringComparison.Ordinal);
+        Assert.DoesNotContain(
+            SampleProject.Evaluate(PatternSamples.Make("zip-pouch")).Findings,
+            found => found.Code is "fold-sewn-down" or "layer-not-sewn"
+        );
+    }
+
+    [Fact]
+    public void AClothThatNothingSews_IsNamed()
+    {
+        Project With(double x, double y) =>
+            SampleProject.Apply(
+                PatternSamples.Make("mug-rug"),
+                new SetHandStep
+                {
+                    Hand = new UserHandStep("", HandKind.Lay, "Lay a label.")
+                    {
+                        ClothId = "felt",
+                        Area = new ElementBox(x, y, 10, 10, 0),
+                    },
+                    After = "p.lay-back.0",
+                }
+            );
+        // In the seam it is caught; in the middle of the rug nothing goes through it.
+        Assert.DoesNotContain(SampleProject.Evaluate(With(90, 0)).Findings, found => found.Code == "layer-not-sewn");
+        Assert.Contains("moss felt", Found(With(-30, 57), "layer-not-sewn").Words, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void SmallText_DarkGround_AndDoubledElements_AreFound()
     {
         var small = PatternSamples.Filled(PatternSamples.Make("zip-pouch", ("width", 90)), "name", new string('M', 24));

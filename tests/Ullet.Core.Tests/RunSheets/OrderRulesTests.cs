@@ -127,6 +127,54 @@ public sealed class OrderRulesTests
     }
 
     [Fact]
+    public void AClothOfOnesOwn_OverThePanelBeforeItsName_SaysWhyNot_AndIsPutRight()
+    {
+        var project = SampleProject.Apply(
+            PatternSamples.Make("zip-pouch"),
+            new SetHandStep
+            {
+                Hand = new UserHandStep("", HandKind.Lay, "Lay the overlay.")
+                {
+                    ClothId = "felt",
+                    Area = new ElementBox(0, 20, 150, 60, 0),
+                },
+                After = "p-top-baste.line.0",
+            }
+        );
+        var own = project.RunSheet.Hands.Single().Key.ToString();
+        var broken = SampleProject.Evaluate(project);
+        Assert.True(At(broken.RunSheet, own) < At(broken.RunSheet, "p-name.line.0"));
+        var finding = broken.Findings.First(found => found.Code == "order-broken");
+        Assert.Contains("through it instead of only on the front panel", finding.Words, StringComparison.Ordinal);
+        var right = SampleProject.Evaluate(SampleProject.Apply(project, MendEdits.Of(finding.Mend!, project))).RunSheet;
+        Assert.Empty(right.Order.Broken);
+        Assert.True(At(right, "p-name.line.0") < At(right, own));
+    }
+
+    [Fact]
+    public void AClothOfOnesOwn_OverAPartOfAPiece_ComesAfterIt_OverAllOfIt_MayBeWhatItLiesOn()
+    {
+        Project With(double width) =>
+            SampleProject.Apply(
+                SampleProject.With(new EllipseShape()),
+                new SetHandStep
+                {
+                    Hand = new UserHandStep("", HandKind.Lay, "Lay a strip.")
+                    {
+                        ClothId = "felt",
+                        Area = new ElementBox(20, 0, width, 70, 0),
+                    },
+                    After = SampleProject
+                        .Evaluate(SampleProject.With(new EllipseShape()))
+                        .RunSheet.Steps[0]
+                        .Key.ToString(),
+                }
+            );
+        Assert.Contains(SampleProject.Evaluate(With(30)).RunSheet.Order.Broken, pair => pair.Rule == "own-layer");
+        Assert.Empty(SampleProject.Evaluate(With(110)).RunSheet.Order.Broken);
+    }
+
+    [Fact]
     public void HandStepsOfTheUsersOwn_AreAddedMovedChangedAndDeleted()
     {
         var project = SampleProject.Apply(

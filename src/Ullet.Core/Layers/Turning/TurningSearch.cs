@@ -20,14 +20,22 @@ public static class TurningSearch
             return null;
         }
         var grid = new TurningGrid(work);
+        double AreaOf(PresentLayer layer) => layer.Area.Sum(region => region.Area);
+        var largest = work.Layers.Where(layer => layer.Role == LayerRole.Outer).Max(AreaOf);
         return Enumerable
             .Range(0, work.Layers.Length)
-            .Where(layer => work.Layers[layer].Role == LayerRole.Outer)
+            .Where(layer =>
+                work.Layers[layer].Role == LayerRole.Outer && AreaOf(work.Layers[layer]) >= LeastArea * largest
+            )
             .Select(layer => Of(layer, grid))
             .OrderByDescending(report => report.Answer)
             .ThenBy(report => report.Width)
             .First();
     }
+
+    /// <summary>What is smaller than this share of the largest outer layer (a label, a strip) goes where that goes which it is sewn on.
+    /// </summary>
+    private const double LeastArea = 0.15;
 
     private static TurningReport Of(int number, TurningGrid grid)
     {
