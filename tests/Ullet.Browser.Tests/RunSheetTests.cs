@@ -19,7 +19,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
             Assert.True(steps.IndexOf("Front panel, fold") < steps.IndexOf("Rowan, line"));
             Assert.True(steps.IndexOf("Rowan, line") < steps.IndexOf("Linings, lay behind"));
 
-            visitor.DragStep("Rowan, line", "Linings, fold");
+            visitor.DragStep("Rowan, line", "Stabiliser, trim");
             visitor.WaitForText("This order does not work");
             visitor.WaitForText(
                 "Once the lower lining is laid behind, Rowan on the front panel would be stitched through it"
@@ -39,7 +39,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
 
             visitor.Click("link", "Rehearsal");
             visitor.Click("button", "Step 22, hands: Zip, open the zip");
-            visitor.WaitForText("Now: Open the zip by half to two thirds");
+            visitor.WaitForText("Now: Open the zip by two thirds");
             visitor.WaitForText("The slider lies inside the pouch");
         });
 
@@ -49,7 +49,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
         {
             MakePouch(visitor);
             visitor.Click("link", "Run sheet");
-            visitor.WaitForText("28 steps");
+            visitor.WaitForText("33 steps");
             visitor.ClickStep("Rowan, line");
             visitor.WaitForText("It can stand anywhere from 14 to 18.");
             visitor.Press(Keys.Alt, Keys.ArrowUp);
@@ -60,7 +60,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
             visitor.Fill("In a sentence", "Press the front from the wrong side.");
             AssertAccessible(visitor, "hand step");
             visitor.Click("button", "Add it");
-            visitor.WaitForText("29 steps");
+            visitor.WaitForText("34 steps");
             Assert.Equal(17, visitor.Steps().IndexOf("By hand, press"));
             visitor.Click("button", "Let Ullet order");
             visitor.WaitForText("Ullet’s order");
@@ -90,8 +90,8 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
             AssertAccessible(visitor, "pattern chooser");
             visitor.Type("A zip, length of its tape", "200");
             visitor.Click("button", "Size it for this");
-            visitor.WaitForValue("Width", "160.0");
-            visitor.WaitForText("Smallest hoop: 260 × 160 mm");
+            visitor.WaitForValue("Width", "140.0");
+            visitor.WaitForText("Smallest hoop: 200 × 200 mm");
             visitor.Type("Zip below the top edge", "78");
             visitor.WaitForText("at least 50 mm must be left below it");
             visitor.Type("Zip below the top edge", "40");

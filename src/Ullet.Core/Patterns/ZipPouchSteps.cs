@@ -66,8 +66,8 @@ internal static class ZipPouchSteps
             HandKind.LayBehind,
             ZipPouchHands.LayLining,
             $"Take the hoop off and turn it over. Lay both front linings on the back, right side towards you, the pressed edge of each "
-                + $"along the zip: {LiningBack:0} mm farther from the teeth than the panel's seam, which shows there. Tape them and turn the "
-                + "hoop back.",
+                + $"along the zip: {LiningBack:0} mm farther from the teeth than the panel's seam, which shows there. Hold them with wash-away tape and turn "
+                + "the hoop back.",
             "Nothing on the front may be caught, and the slider lies outside still.",
             "Both pressed edges run straight along their seams, and neither covers the teeth.",
             hoopOff: true,
@@ -112,7 +112,10 @@ internal static class ZipPouchSteps
             "Bring both halves of the tape together at the open end on the right, teeth against teeth, and tape them there, outside the lines.",
             null,
             "The halves meet; the zip does not gape at its end."
-        );
+        ) with
+        {
+            Subject = "Zip",
+        };
         yield return SewAct.Line(ZipPouchParts.ZipEnds, ActRole.JoinOpenEnd);
     }
 
@@ -167,7 +170,10 @@ internal static class ZipPouchSteps
             HandKind.FreeText,
             ZipPouchHands.CloseGap,
             "Fold the gap's edges in and close it by hand, or with a line along the edge."
-        );
+        ) with
+        {
+            Subject = "Lining",
+        };
         yield return Finish(
             HandKind.FreeText,
             ZipPouchHands.TurnZip,
@@ -193,9 +199,10 @@ internal static class ZipPouchSteps
             HandKind.Lay,
             step,
             $"Lay the {name} ({cloth.Name}) face down over the zip, its raw edge on the {edge} line on the tape and its body "
-                + $"{body}; it must be at least {LengthText.AtLeast(area.Width, area.Height)}. Tape its corners.",
+                + $"{body}; it must be at least {LengthText.AtLeast(area.Width, area.Height)}. Roll up what "
+                + "would reach over the hoop's frame, and tape it there and at its corners.",
             null,
-            $"The raw edge lies on the line from end to end.",
+            "The raw edge lies on the line from end to end.",
             changes:
             [
                 Laid(

@@ -1,13 +1,14 @@
 using System.Globalization;
+using Ullet.Core.Layers;
 using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
 
-/// <summary>The words of the stitch list, version 2; docs/formats/stitch-list.md tells them to a stranger.</summary>
+/// <summary>The words of the stitch list, version 3; docs/formats/stitch-list.md tells them to a stranger.</summary>
 internal static class StitchListFormat
 {
     internal const string Magic = "ullet-stitch-list";
-    internal const int Version = 2;
+    internal const int Version = 3;
 
     /// <summary>Places are written in this step, mm.</summary>
     internal const double Grid = 0.01;
@@ -54,6 +55,14 @@ internal static class StitchListFormat
         [ClothTexture.Woven] = "woven",
         [ClothTexture.Dotted] = "dotted",
         [ClothTexture.Striped] = "striped",
+    };
+
+    internal static readonly IReadOnlyDictionary<LayerRole, string> Roles = new Dictionary<LayerRole, string>
+    {
+        [LayerRole.Inner] = "inner",
+        [LayerRole.Outer] = "outer",
+        [LayerRole.Lining] = "lining",
+        [LayerRole.TakenOut] = "taken-out",
     };
 
     internal static readonly IReadOnlyDictionary<ThreadKind, string> ThreadKinds = new Dictionary<ThreadKind, string>

@@ -20,8 +20,20 @@ internal sealed class StitchListLayers(StitchListLines lines)
         : lines.NextIs("open") ? new LayerOpened(LayerOf(lines.Header("open")), Area())
         : lines.NextIs("cut-back") ? new LayerTrimmed(LayerOf(lines.Header("cut-back")), Area())
         : lines.NextIs("fold") ? Folded(lines.Header("fold"))
+        : lines.NextIs("part") ? Parted(lines.Header("part"))
         : lines.NextIs("remove") ? new LayerRemoved(LayerOf(lines.Header("remove")))
         : null;
+
+    private static LayerParted Parted(StitchListLine line)
+    {
+        var layer = line.Word("the layer");
+        line.Expect("from");
+        var from = line.Place();
+        line.Expect("to");
+        var to = line.Place();
+        line.End();
+        return new LayerParted(layer, from, to);
+    }
 
     private LayerFolded Folded(StitchListLine line)
     {
@@ -48,13 +60,10 @@ internal sealed class StitchListLayers(StitchListLines lines)
         };
         line.Expect("face");
         var faceUp = line.OneOf(Faces, "face");
-        var isBeneath = line.HasMore;
-        if (isBeneath)
-        {
-            line.Expect("beneath");
-        }
+        var isBeneath = line.Takes("beneath");
+        var role = line.Takes("role") ? line.OneOf(StitchListFormat.Roles, "role of a layer") : LayerRole.Inner;
         line.End();
-        return new LayerLaid(layer, name, cloth, faceUp, Area()) { IsBeneath = isBeneath };
+        return new LayerLaid(layer, name, cloth, faceUp, Area()) { IsBeneath = isBeneath, Role = role };
     }
 
     private static string LayerOf(StitchListLine line)

@@ -46,6 +46,14 @@ internal sealed class StitchListLine
         }
     }
 
+    /// <summary>Reads a word where it stands next; false where the line ends or another does.</summary>
+    internal bool Takes(string word)
+    {
+        var takes = HasMore && _words[_at] == word;
+        _at += takes ? 1 : 0;
+        return takes;
+    }
+
     internal double Real(string what)
     {
         var word = Word(what);

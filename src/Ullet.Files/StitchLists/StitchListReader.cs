@@ -9,7 +9,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
 
-/// <summary>Reads a stitch list, version 1 or 2.</summary>
+/// <summary>Reads a stitch list, version 1 to 3.</summary>
 public sealed class StitchListReader
 {
     /// <summary>Largest file taken, bytes: some 1.5 million needle points.</summary>

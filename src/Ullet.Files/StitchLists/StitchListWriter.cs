@@ -141,7 +141,9 @@ public static class StitchListWriter
                 "face",
                 laid.IsBeneath ? (laid.FaceUp ? "up beneath" : "down beneath")
                     : laid.FaceUp ? "up"
-                    : "down"
+                    : "down",
+                "role",
+                StitchListFormat.Roles[laid.Role]
             );
             WriteArea(text, laid.Area);
         }
@@ -149,6 +151,20 @@ public static class StitchListWriter
         {
             Line(text, "fold", folded.LayerId, "face", folded.FaceUp ? "up" : "down");
             WriteArea(text, folded.Area);
+        }
+        else if (change is LayerParted parted)
+        {
+            Line(
+                text,
+                "part",
+                parted.LayerId,
+                "from",
+                Number(parted.From.X),
+                Number(parted.From.Y),
+                "to",
+                Number(parted.To.X),
+                Number(parted.To.Y)
+            );
         }
         else if (change is LayerRemoved removed)
         {

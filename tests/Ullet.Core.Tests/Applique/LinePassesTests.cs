@@ -15,8 +15,19 @@ public sealed class LinePassesTests
         var open = rug.Stitches[new StepKey("p-closing-seam", "line", 0)].Runs[0].Points;
         Assert.Equal(open[0], open[^1]);
         Assert.Equal(open, open.Reverse());
-        var pouch = SampleProject.Evaluate(PatternSamples.Make("zip-pouch"));
-        var closed = pouch.Stitches[new StepKey("p-closing-seam", "line", 0)].Runs[0].Points;
+        // The pouch of 0.6 was closed by one seam, sewn twice.
+        var pouch = SampleProject.Apply(
+            SampleProject.Empty(260, 180) with
+            {
+                Pattern = new PatternUse("zip-pouch"),
+            },
+            PatternSamples.Use("zip-pouch")
+        );
+        var closed = SampleProject
+            .Evaluate(pouch)
+            .Stitches[new StepKey("p-closing-seam", "line", 0)]
+            .Runs[0]
+            .Points;
         var round = closed.Length / 2;
         Assert.Equal(closed.Take(round), closed.Skip(round).Take(round));
     }
