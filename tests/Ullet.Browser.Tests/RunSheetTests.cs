@@ -68,7 +68,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
             visitor.Click("link", "Wall");
             visitor.Press(Keys.Escape);
             visitor.Type("Height", "150");
-            visitor.WaitForText("150.0 mm");
+            visitor.WaitForValue("Height", "150.0");
             visitor.Type("Name on the front", "Bo");
             visitor.WaitForNoText("Rowan");
             visitor.Click("button", "Zone");
@@ -91,7 +91,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
             visitor.Type("A zip, length of its tape", "200");
             visitor.Click("button", "Size it for this");
             visitor.WaitForValue("Width", "140.0");
-            visitor.WaitForText("Smallest hoop: 200 × 200 mm");
+            visitor.WaitForText("Smallest hoop: 260 × 160 mm");
             visitor.Type("Zip below the top edge", "78");
             visitor.WaitForText("at least 50 mm must be left below it");
             visitor.Type("Zip below the top edge", "40");

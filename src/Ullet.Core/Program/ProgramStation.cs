@@ -92,6 +92,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                     laid.Name,
                     laid.FaceUp,
                     laid.IsBeneath,
+                    laid.Role,
                     Cloth = laid.Cloth.Id,
                     Box = BoxOf(laid.Area),
                 },
@@ -103,6 +104,12 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
             },
             LayerTrimmed trimmed => new { trimmed.LayerId, Box = BoxOf(trimmed.Area) },
             LayerOpened opened => new { opened.LayerId, Box = BoxOf(opened.Area) },
+            LayerParted parted => new
+            {
+                parted.LayerId,
+                parted.From,
+                parted.To,
+            },
             _ => new { change.LayerId },
         };
 

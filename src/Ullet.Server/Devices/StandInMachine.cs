@@ -204,9 +204,7 @@ public static class StandInMachine
             [],
             [
                 .. step
-                    .Changes.Where(change =>
-                        change is not LayerLaid { IsBeneath: true } && !behind.Contains(change.LayerId)
-                    )
+                    .Changes.Where(change => IsSeen(change) && !behind.Contains(change.LayerId))
                     .Select(change =>
                         change switch
                         {
@@ -244,4 +242,10 @@ public static class StandInMachine
                     ),
             ]
         );
+
+    /// <summary>True for what changes the picture from above: not for what is laid behind, a slot under other layers, or a zip that is
+    /// opened.</summary>
+    private static bool IsSeen(LayerChange change) =>
+        change
+            is not (LayerLaid { IsBeneath: true } or LayerOpened { LayerId: not HandWork.GroundLayer } or LayerParted);
 }

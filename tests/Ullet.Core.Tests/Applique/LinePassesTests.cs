@@ -23,11 +23,7 @@ public sealed class LinePassesTests
             },
             PatternSamples.Use("zip-pouch")
         );
-        var closed = SampleProject
-            .Evaluate(pouch)
-            .Stitches[new StepKey("p-closing-seam", "line", 0)]
-            .Runs[0]
-            .Points;
+        var closed = SampleProject.Evaluate(pouch).Stitches[new StepKey("p-closing-seam", "line", 0)].Runs[0].Points;
         var round = closed.Length / 2;
         Assert.Equal(closed.Take(round), closed.Skip(round).Take(round));
     }
