@@ -18,8 +18,8 @@ public sealed class RunSheetApiTests(TestServer server) : IClassFixture<TestServ
             new { hardware = "zip", hardwareSize = 200 }
         );
         Assert.Equal(200, status);
-        Assert.Equal(160, (double)sized["numbers"]![0]!["value"]!);
-        Assert.Equal(176, (double)sized["preview"]!["width"]!);
+        Assert.Equal(140, (double)sized["numbers"]![0]!["value"]!);
+        Assert.Equal(174, (double)sized["preview"]!["width"]!);
         foreach (
             var (wish, code) in new (object, string)[]
             {
