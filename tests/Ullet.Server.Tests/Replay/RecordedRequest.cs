@@ -90,16 +90,14 @@ internal sealed class GivenIds
     /// <summary>The head that this server gave.</summary>
     internal long Head(long old) => _heads.GetValueOrDefault(old, old);
 
+    /// <summary>Projects by their titles and steps by their keys: what is made by a later making of a pattern has other steps.</summary>
     private static IEnumerable<(JsonNode?, JsonNode?)> Paired(JsonArray then, JsonArray now) =>
-        then.Select(
-            (one, i) =>
-                (
-                    one,
-                    one is JsonObject { } titled && titled["title"] is { } title
-                        ? now.FirstOrDefault(other => JsonNode.DeepEquals(other?["title"], title))
-                        : now.ElementAtOrDefault(i)
-                )
-        );
+        then.Select((one, i) => (one, Same(one, now, "title") ?? Same(one, now, "key") ?? now.ElementAtOrDefault(i)));
+
+    private static JsonNode? Same(JsonNode? one, JsonArray now, string by) =>
+        one is JsonObject named && named[by] is { } name
+            ? now.FirstOrDefault(other => other is JsonObject known && JsonNode.DeepEquals(known[by], name))
+            : null;
 
     private static bool IsId(string text) => text.Length is >= 24 and <= 80 && text.All(char.IsAsciiHexDigitLower);
 }
