@@ -68,7 +68,7 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.Click("link", "Seed-packet pouch");
             visitor.WaitForText("Run strip");
             visitor.Click("link", "Run sheet");
-            visitor.ClickStep("Rowan, line");
+            visitor.ClickStep("Zip pouch, turn");
             Keep(visitor, "run-sheet");
             visitor.GoTo("/");
             visitor.Click("button", "From a pattern");

@@ -335,12 +335,26 @@ internal sealed class Visitor
                 .Select(row => row.Text),
         ];
 
-    private IWebElement StepRow(string name) =>
-        _driver.FindElement(
-            By.XPath(
-                $"//section[@aria-label='Steps']//li[.//span[contains(@class,'truncate')][normalize-space(.)='{name}']]"
-            )
+    /// <summary>A row of the run sheet's list, once it is there.</summary>
+    private IWebElement StepRow(string name)
+    {
+        IWebElement? found = null;
+        Wait(
+            $"the step \"{name}\"",
+            () =>
+                (
+                    found = _driver
+                        .FindElements(
+                            By.XPath(
+                                $"//section[@aria-label='Steps']//li[.//span[contains(@class,'truncate')][normalize-space(.)='{name}']]"
+                            )
+                        )
+                        .FirstOrDefault()
+                )
+                    is not null
         );
+        return found!;
+    }
 
     internal void ClickStep(string name)
     {

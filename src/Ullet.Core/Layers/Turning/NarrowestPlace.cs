@@ -5,90 +5,86 @@ using Ullet.Core.Pipeline;
 namespace Ullet.Core.Layers;
 
 /// <summary>The narrowest place of all ways together from the room beside a layer's right side to the outside.</summary>
-internal static class NarrowestPlace
+internal sealed class NarrowestPlace
 {
     private const int Everything = 1_000_000;
 
-    /// <summary>How wide it is drawn flat, mm, and where it lies.</summary>
-    /// <param name="grid">The work.</param>
-    /// <param name="room">The gaps that make the room.</param>
-    internal static (double Width, Point At) Of(TurningGrid grid, IEnumerable<int> room)
+    private readonly TurningGrid _grid;
+    private readonly WaysOut _ways;
+    private readonly Dictionary<ulong, Opening> _openings = [];
+    private readonly LeastCut _cut;
+
+    private NarrowestPlace(TurningGrid grid, WaysOut ways, IReadOnlyList<int> room)
     {
-        var (source, sink) = (grid.GapCount, grid.GapCount + 1);
-        var ways = new Dictionary<ulong, int>();
-        var openings = new List<(int Under, int Over, ulong Layers)>();
-        for (var cell = 0; cell < grid.CellCount; cell++)
+        (_grid, _ways) = (grid, ways);
+        var (source, sink) = (grid.Count, grid.Count + 1);
+        var through = Enumerable
+            .Range(0, grid.Cells.Count)
+            .SelectMany(grid.Openings)
+            .Where(way => ways.Reach(way.Under) && ways.Reach(way.Over))
+            .ToList();
+        foreach (var (_, _, layers) in through)
         {
-            foreach (var way in grid.Ways(cell).Where(way => grid.IsFree(way.Under) && grid.IsFree(way.Over)))
-            {
-                openings.Add(way);
-                ways.TryAdd(way.Layers, grid.GapCount + 2 + (2 * ways.Count));
-            }
+            _openings.TryAdd(layers, Narrowest(layers, grid.Count + 2 + (2 * _openings.Count)));
         }
-        var cut = new LeastCut(grid.GapCount + 2 + (2 * ways.Count));
+        _cut = new LeastCut(grid.Count + 2 + (2 * _openings.Count));
         int Place(int gap) => grid.IsOutside(gap) ? sink : gap;
-        for (var gap = 0; gap < grid.GapCount; gap++)
+        foreach (var (gap, next) in grid.Beside.Where(IsOpen))
         {
-            if (!grid.IsFree(gap))
+            if (Place(gap) != Place(next))
             {
-                continue;
-            }
-            // To the right and down: every pair once.
-            foreach (var next in grid.After(gap).Where(grid.IsFree))
-            {
-                if (Place(gap) != Place(next))
-                {
-                    cut.Join(Place(gap), Place(next), 1, 1);
-                }
+                _cut.Join(Place(gap), Place(next), 1, 1);
             }
         }
-        foreach (var (layers, number) in ways)
+        foreach (var opening in _openings.Values)
         {
-            var width = double.MaxValue;
-            for (var left = layers; left != 0; left &= left - 1)
-            {
-                width = Math.Min(width, grid.OpeningOf(BitOperations.TrailingZeroCount(left)));
-            }
-            cut.Join(number, number + 1, (int)Math.Round(width / grid.Cell), (int)Math.Round(width / grid.Cell));
+            var width = (int)Math.Round(opening.Width / grid.Cells.Side);
+            _cut.Join(opening.Number, opening.Number + 1, width, width);
         }
-        foreach (var (under, over, layers) in openings)
+        foreach (var (under, over, layers) in through)
         {
-            cut.Join(Place(under), ways[layers], Everything, Everything);
-            cut.Join(ways[layers] + 1, Place(over), Everything, Everything);
+            _cut.Join(Place(under), _openings[layers].Number, Everything, Everything);
+            _cut.Join(_openings[layers].Number + 1, Place(over), Everything, Everything);
         }
-        foreach (var gap in room.Distinct())
+        foreach (var gap in room)
         {
-            cut.Join(source, Place(gap), Everything, 0);
+            _cut.Join(source, Place(gap), Everything, 0);
         }
-        cut.Flow(source, sink);
-        return Measured(grid, cut, ways);
+        _cut.Flow(source, sink);
     }
 
-    /// <summary>The widest of what is cut: work is turned through one place, not through several at once.</summary>
-    private static (double Width, Point At) Measured(TurningGrid grid, LeastCut cut, Dictionary<ulong, int> ways)
+    /// <summary>How wide it is drawn flat, mm, and where it lies: of several the widest, since work is turned through one place.</summary>
+    /// <param name="grid">The work.</param>
+    /// <param name="ways">The ways from the room.</param>
+    /// <param name="room">The gaps that make the room.</param>
+    internal static (double Width, Point At) Of(TurningGrid grid, WaysOut ways, IReadOnlyList<int> room) =>
+        new NarrowestPlace(grid, ways, room).Widest();
+
+    private bool IsOpen((int Gap, int Next) pair) =>
+        _grid.IsFree(pair.Gap) && _grid.IsFree(pair.Next) && _ways.Reach(pair.Gap) && _ways.Reach(pair.Next);
+
+    private bool IsBefore(int gap) => !_grid.IsOutside(gap) && _cut.IsBefore(gap);
+
+    private (double Width, Point At) Widest()
     {
-        bool IsBefore(int gap) => !grid.IsOutside(gap) && cut.IsBefore(gap);
-        var crossed = Enumerable
-            .Range(0, grid.GapCount)
-            .Where(grid.IsFree)
-            .SelectMany(gap => grid.After(gap).Where(grid.IsFree), (gap, next) => (Gap: gap, Next: next))
-            .Where(pair => IsBefore(pair.Gap) != IsBefore(pair.Next))
-            .ToLookup(pair => grid.CellOf(pair.Gap));
+        var cells = _grid.Cells;
+        var crossed = _grid
+            .Beside.Where(pair => IsOpen(pair) && IsBefore(pair.Gap) != IsBefore(pair.Next))
+            .ToLookup(pair => _grid.CellOf(pair.Gap));
         var widest = (Width: 0.0, At: Point.Zero);
         var left = crossed.Select(group => group.Key).ToHashSet();
         while (left.Count > 0)
         {
-            var place = Connected(left.First(), left, grid.Columns).SelectMany(cell => crossed[cell]).ToList();
+            var place = Connected(left.First(), left, cells.Columns).SelectMany(cell => crossed[cell]).ToList();
             // Drawn straight: what is crossed along the one side of the cells and along the other.
-            var down = place.Count(pair => grid.AreInARow(pair.Gap, pair.Next));
-            var width = grid.Cell * Math.Sqrt(((double)down * down) + Math.Pow(place.Count - down, 2));
-            var middle = place.Aggregate(Point.Zero, (sum, pair) => sum + grid.At(grid.CellOf(pair.Gap)));
+            var down = place.Count(pair => _grid.AreInARow(pair.Gap, pair.Next));
+            var width = cells.Side * Math.Sqrt(((double)down * down) + Math.Pow(place.Count - down, 2));
+            var middle = place.Aggregate(Point.Zero, (sum, pair) => sum + cells.At(_grid.CellOf(pair.Gap)));
             widest = width > widest.Width ? (width, middle * (1.0 / place.Count)) : widest;
         }
-        foreach (var (layers, number) in ways)
+        foreach (var (number, width, at) in _openings.Values)
         {
-            var (width, at) = grid.OpeningAt(layers);
-            if (width > widest.Width && cut.IsBefore(number) != cut.IsBefore(number + 1))
+            if (width > widest.Width && _cut.IsBefore(number) != _cut.IsBefore(number + 1))
             {
                 widest = (width, at);
             }
@@ -96,12 +92,24 @@ internal static class NarrowestPlace
         return widest;
     }
 
+    /// <summary>Of layers that lie open over one another the one that is least so.</summary>
+    private Opening Narrowest(ulong layers, int number)
+    {
+        var narrowest = new Opening(number, double.MaxValue, Point.Zero);
+        for (var left = layers; left != 0; left &= left - 1)
+        {
+            var (width, at) = _grid.Cells.OpeningOf(BitOperations.TrailingZeroCount(left));
+            narrowest = width < narrowest.Width ? new Opening(number, width, at) : narrowest;
+        }
+        return narrowest;
+    }
+
     /// <summary>Takes out of a set of cells all that hang together with one, also over a cell between.</summary>
     private static List<int> Connected(int first, HashSet<int> left, int columns)
     {
-        var (together, at) = (new List<int> { first }, 0);
+        var together = new List<int> { first };
         left.Remove(first);
-        for (; at < together.Count; at++)
+        for (var at = 0; at < together.Count; at++)
         {
             for (var y = -2; y <= 2; y++)
             {
@@ -118,4 +126,9 @@ internal static class NarrowestPlace
         }
         return together;
     }
+
+    /// <param name="Number">The place in the cut that it is gone into by; one leaves it by the next.</param>
+    /// <param name="Width">How wide it is, mm.</param>
+    /// <param name="At">Its middle.</param>
+    private readonly record struct Opening(int Number, double Width, Point At);
 }

@@ -1,3 +1,5 @@
+using Ullet.Core.Geometry;
+
 namespace Ullet.Core.Layers;
 
 /// <summary>Finds the way from outside to the right sides of outer layers, through gaps in seams, past free edges and through
@@ -13,47 +15,55 @@ public static class TurningSearch
     {
         if (
             work.Seams.IsEmpty
-            || work.Layers.Length > TurningGrid.MostLayers
+            || work.Layers.Length > PinnedCells.MostLayers
             || !work.Layers.Any(layer => layer.Role == LayerRole.Outer)
         )
         {
             return null;
         }
-        var grid = new TurningGrid(work);
         double AreaOf(PresentLayer layer) => layer.Area.Sum(region => region.Area);
         var largest = work.Layers.Where(layer => layer.Role == LayerRole.Outer).Max(AreaOf);
-        return Enumerable
-            .Range(0, work.Layers.Length)
-            .Where(layer =>
-                work.Layers[layer].Role == LayerRole.Outer && AreaOf(work.Layers[layer]) >= LeastArea * largest
-            )
-            .Select(layer => Of(layer, grid))
-            .OrderByDescending(report => report.Answer)
-            .ThenBy(report => report.Width)
-            .First();
+        var grid = new TurningGrid(new PinnedCells(work));
+        var found = new List<(int Gap, TurningReport Report)>();
+        for (var i = 0; i < work.Layers.Length; i++)
+        {
+            var layer = work.Layers[i];
+            var room = layer.Role == LayerRole.Outer && AreaOf(layer) >= LeastArea * largest ? Room(i, grid) : [];
+            // Layers whose right sides lie in one space have one way.
+            if (room.Count > 0 && !found.Exists(known => grid.AreInOneSpace(known.Gap, room[0])))
+            {
+                found.Add((room[0], Of(layer, room, grid)));
+            }
+        }
+        return found.Select(each => each.Report).OrderByDescending(report => report.Answer).ThenBy(report => report.Width).FirstOrDefault();
     }
 
     /// <summary>What is smaller than this share of the largest outer layer (a label, a strip) goes where that goes which it is sewn on.
     /// </summary>
     private const double LeastArea = 0.15;
 
-    private static TurningReport Of(int number, TurningGrid grid)
+    private static TurningReport Of(PresentLayer layer, List<int> room, TurningGrid grid)
     {
-        var layer = grid.Work.Layers[number];
-        var room = Room(number, grid);
-        var deepest = room[0];
-        var at = grid.At(grid.CellOf(deepest));
-        if (grid.IsOutside(deepest))
+        Point At(int gap) => grid.Cells.At(grid.CellOf(gap));
+        if (grid.IsOutside(room[0]))
         {
-            return new TurningReport(TurningAnswer.AlreadyOutside, layer.Name, [], double.PositiveInfinity, at, [], []);
+            return new TurningReport(
+                TurningAnswer.AlreadyOutside,
+                layer.Name,
+                [],
+                double.PositiveInfinity,
+                At(room[0]),
+                [],
+                []
+            );
         }
-        var ways = new WaysOut(grid, deepest);
+        var ways = new WaysOut(grid, room[0]);
         if (!ways.LeadOut)
         {
-            return new TurningReport(TurningAnswer.ClosedOff, layer.Name, [], 0, at, ways.Closers, []);
+            return new TurningReport(TurningAnswer.ClosedOff, layer.Name, [], 0, At(room[0]), ways.Closers, []);
         }
         var way = ways.FromOutside();
-        var (width, narrowest) = NarrowestPlace.Of(grid, room);
+        var (width, narrowest) = NarrowestPlace.Of(grid, ways, room);
         return new TurningReport(
             TurningAnswer.Through,
             layer.Name,
@@ -61,7 +71,7 @@ public static class TurningSearch
             width,
             narrowest,
             [],
-            [.. way.Select(place => grid.At(grid.CellOf(place.Gap)))]
+            [.. way.Select(place => At(place.Gap))]
         )
         {
             Section = TurningSection.Of(grid, way),
@@ -69,18 +79,16 @@ public static class TurningSearch
     }
 
     /// <summary>The gaps beside a layer's right side, within what is sewn of it: the one farthest from where the layer is sewn first,
-    /// with those that lie at least half as far.</summary>
+    /// with those that lie at least half as far. Nothing for a layer that nothing sews.</summary>
     private static List<int> Room(int layer, TurningGrid grid)
     {
-        var gaps = grid.FarFromPins(layer)
-            .Select(place =>
-                (Gap: grid.GapOver(place.Cell, layer) - (grid.Work.Layers[layer].FaceUp ? 0 : 1), place.Far)
-            )
+        var isUp = grid.Cells.Work.Layers[layer].FaceUp;
+        var gaps = grid
+            .Cells.FarFromPins(layer)
+            .Select(place => (Gap: grid.GapOver(place.Cell, layer) - (isUp ? 0 : 1), place.Far))
             .Where(place => grid.IsFree(place.Gap))
             .OrderByDescending(place => place.Far)
             .ToList();
-        return gaps.Count == 0
-            ? [0]
-            : [.. gaps.TakeWhile(place => 2 * place.Far >= gaps[0].Far).Select(place => place.Gap)];
+        return [.. gaps.TakeWhile(place => 2 * place.Far >= gaps[0].Far).Select(place => place.Gap)];
     }
 }

@@ -20,12 +20,12 @@ public sealed record TurningSection(
         var (along, at) = (new double[way.Length], 0.0);
         for (var i = 1; i < way.Length; i++)
         {
-            at += grid.CellOf(way[i].Gap) == grid.CellOf(way[i - 1].Gap) ? 0 : grid.Cell;
+            at += grid.CellOf(way[i].Gap) == grid.CellOf(way[i - 1].Gap) ? 0 : grid.Cells.Side;
             along[i] = at;
         }
         var layers = Enumerable
-            .Range(0, grid.Work.Layers.Length)
-            .Select(number => (Layer: grid.Work.Layers[number], Runs: Runs(grid, way, along, number)))
+            .Range(0, grid.Cells.Work.Layers.Length)
+            .Select(number => (Layer: grid.Cells.Work.Layers[number], Runs: Runs(grid, way, along, number)))
             .Where(met => !met.Runs.IsEmpty)
             .ToList();
         var heights = layers.Select((met, height) => (met.Layer.Id, height)).ToDictionary(StringComparer.Ordinal);
@@ -33,9 +33,9 @@ public sealed record TurningSection(
         {
             var (below, above) = grid.Bounds(gap);
             var (low, high) = (-1.0, (double)layers.Count);
-            for (var i = 0; i < grid.Work.Layers.Length; i++)
+            for (var i = 0; i < grid.Cells.Work.Layers.Length; i++)
             {
-                if (heights.TryGetValue(grid.Work.Layers[i].Id, out var height))
+                if (heights.TryGetValue(grid.Cells.Work.Layers[i].Id, out var height))
                 {
                     low = i <= below ? height : low;
                     high = i >= above ? Math.Min(high, height) : high;
@@ -63,7 +63,7 @@ public sealed record TurningSection(
         for (var i = 0; i < way.Length; i++)
         {
             var cell = grid.CellOf(way[i].Gap);
-            var isMet = grid.IsPresent(cell, layer) && !grid.IsOpen(cell, layer);
+            var isMet = (grid.Cells.Present(cell) & ~grid.Cells.Open(cell) & (1UL << layer)) != 0;
             if (isMet)
             {
                 from ??= along[i];

@@ -15,18 +15,18 @@ internal static class WayWords
     {
         var names = new List<string>();
         var sewn = grid
-            .Work.Seams.SelectMany(seam => seam.Lines)
+            .Cells.Work.Seams.SelectMany(seam => seam.Lines)
             .Aggregate(Box.Empty, (box, line) => box.Union(Box.Of(line)))
             .Grown(-Inside);
         for (var i = 1; i < way.Length; i++)
         {
             if (way[i].Opened != 0)
             {
-                Add(names, Opening(way[i].Opened, grid.Work.Layers));
+                Add(names, Opening(way[i].Opened, grid.Cells.Work.Layers));
             }
             else if (Entered(way[i - 1].Gap, way[i].Gap, grid) is { } between)
             {
-                Add(names, Gap(between, sewn.Contains(grid.At(grid.CellOf(way[i].Gap))), grid.Work.Layers));
+                Add(names, Gap(between, sewn.Contains(grid.Cells.At(grid.CellOf(way[i].Gap))), grid.Cells.Work.Layers));
             }
         }
         return [.. names];

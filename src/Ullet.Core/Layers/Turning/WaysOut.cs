@@ -8,7 +8,8 @@ namespace Ullet.Core.Layers;
 /// <param name="Opened">The layers whose openings it came through to get here, a bit each.</param>
 internal readonly record struct WayPlace(int Gap, ulong Opened);
 
-/// <summary>The shortest ways from a layer's right side to everything that can be reached from there, through fewest openings.</summary>
+/// <summary>The shortest ways from a layer's right side to everything inside that can be reached from there, through fewest openings,
+/// and to the outside.</summary>
 internal sealed class WaysOut
 {
     /// <summary>An opening is gone through rather than that a way is longer by more cells than this.</summary>
@@ -29,34 +30,34 @@ internal sealed class WaysOut
         _grid = grid;
         var waiting = new PriorityQueue<(int Gap, int From, ulong Opened), int>();
         waiting.Enqueue((from, -1, 0), 0);
-        while (_end < 0 && waiting.TryDequeue(out var place, out var far))
+        while (waiting.TryDequeue(out var place, out var far))
         {
             Budget.Spend();
             if (!_before.TryAdd(place.Gap, (place.From, place.Opened)))
             {
                 continue;
             }
-            _end = grid.IsOutside(place.Gap) ? place.Gap : -1;
-            foreach (var next in grid.Beside(grid.CellOf(place.Gap)).SelectMany(cell => grid.Over(place.Gap, cell)))
+            if (grid.IsOutside(place.Gap))
             {
-                if (grid.IsFree(next))
-                {
-                    waiting.Enqueue((next, place.Gap, 0), far + 1);
-                }
-                else
+                _end = _end < 0 ? place.Gap : _end;
+                continue;
+            }
+            foreach (var next in grid.Next(place.Gap))
+            {
+                if (!grid.IsFree(next))
                 {
                     _closed[grid.ClosedBy(next)] = _closed.GetValueOrDefault(grid.ClosedBy(next)) + 1;
                 }
-            }
-            foreach (var (under, over, layers) in grid.Ways(grid.CellOf(place.Gap)))
-            {
-                if (place.Gap == under && grid.IsFree(over))
+                else if (!_before.ContainsKey(next))
                 {
-                    waiting.Enqueue((over, under, layers), far + OpeningCost);
+                    waiting.Enqueue((next, place.Gap, 0), far + 1);
                 }
-                else if (place.Gap == over && grid.IsFree(under))
+            }
+            foreach (var (under, over, layers) in grid.Openings(grid.CellOf(place.Gap)))
+            {
+                if (place.Gap == under || place.Gap == over)
                 {
-                    waiting.Enqueue((under, over, layers), far + OpeningCost);
+                    waiting.Enqueue((under + over - place.Gap, place.Gap, layers), far + OpeningCost);
                 }
             }
         }
@@ -64,6 +65,9 @@ internal sealed class WaysOut
 
     /// <summary>True when one of them leads outside.</summary>
     internal bool LeadOut => _end >= 0;
+
+    /// <summary>True for a gap that one of them leads to.</summary>
+    internal bool Reach(int gap) => _before.ContainsKey(gap);
 
     /// <summary>The one or two seams that end most of them; others go along inside.</summary>
     internal ImmutableArray<string> Closers =>
@@ -73,7 +77,7 @@ internal sealed class WaysOut
                 .ThenBy(pair => pair.Key)
                 .Take(2)
                 .Where(pair => pair.Value >= LeastShare * _closed.Values.Max())
-                .Select(pair => _grid.Work.Seams[pair.Key].Name)
+                .Select(pair => _grid.Cells.Work.Seams[pair.Key].Name)
                 .Distinct(StringComparer.Ordinal),
         ];
 
