@@ -86,7 +86,14 @@ public sealed record ClothPreset(
             ClothKind.Fleece => new(0.4, 0.38, 4.5, 12, 1.0, 0.005, "medium cut-away", Film, "80/12 ballpoint"),
             ClothKind.Jersey => new(0.4, 0.40, 3.5, 12, 1.0, 0.006, "fusible mesh cut-away", null, "75/11 ballpoint"),
             ClothKind.Organza => new(0.15, 0.45, 3.0, 8, 1.0, 0.002, Film, null, "65/9 sharp"),
-            ClothKind.WovenCotton or ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip => new(
+            ClothKind.Film => new(0.1, 0.45, 3.5, 8, 0.5, 0.0005, "medium tear-away", null, "70/10 sharp"),
+            ClothKind.WovenCotton
+            or ClothKind.Stabiliser
+            or ClothKind.CutAway
+            or ClothKind.Mesh
+            or ClothKind.WashAway
+            or ClothKind.Batting
+            or ClothKind.Zip => new(
                 StitchDefaults.PullCompensation,
                 StitchDefaults.CoverSpacing,
                 StitchDefaults.CoverWidth,

@@ -49,7 +49,7 @@ internal static class Laying
         var size = work.Outline.Bounds().Grown(Margin);
         var hold = part.Element.Holding switch
         {
-            Holding.Fused => "Press it down so that its backing holds.",
+            Holding.Fused => "Take the hoop off the machine and press it down so that its backing holds.",
             Holding.Taped => "Tape its corners away from the needle.",
             Holding.Nothing => "Hold it flat, fingers clear of the needle.",
         };
@@ -60,9 +60,12 @@ internal static class Laying
                 $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
                     + $"{LengthText.AtLeast(size.Width, size.Height)}. {hold}",
                 null,
-                HoopOff: false,
+                HoopOff: part.Element.Holding == Holding.Fused,
                 [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, work.Offset(Margin, false).Regions)]
             )
+            {
+                UsesHeat = part.Element.Holding == Holding.Fused,
+            }
         );
     }
 
@@ -72,8 +75,8 @@ internal static class Laying
         var (part, cloth) = (work.Part, work.Cloth);
         var hold = part.Element.Holding switch
         {
-            Holding.Fused => "and fuse it",
-            Holding.Taped => "and fuse or tape it",
+            Holding.Fused => "and fuse it, the hoop off the machine",
+            Holding.Taped => "and tape it",
             Holding.Nothing => "and hold it flat",
         };
         return new HandAct(
@@ -83,9 +86,12 @@ internal static class Laying
                 $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line {hold}; "
                     + "the line should just show all round.",
                 null,
-                HoopOff: false,
+                HoopOff: part.Element.Holding == Holding.Fused,
                 [new LayerLaid(part.LayerId, part.Name, cloth, FaceUp: true, work.Outline.Flatten())]
             )
+            {
+                UsesHeat = part.Element.Holding == Holding.Fused,
+            }
         );
     }
 

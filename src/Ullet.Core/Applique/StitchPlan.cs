@@ -14,6 +14,9 @@ public sealed record RunPlan(double StitchLength, double Inset, int Passes) : St
 {
     /// <summary>True to sew every stitch three times.</summary>
     public bool IsBean { get; init; }
+
+    /// <summary>How wide it goes to and fro across the line, mm; 0 for along it.</summary>
+    public double Across { get; init; }
 }
 
 /// <summary>A tack-down wider than a line, from its inset inwards, mm.</summary>

@@ -79,8 +79,7 @@ public sealed record Evaluated(
             Program
                 .Steps.OfType<ProgramStitches>()
                 .Where(step => step.Key.OwnerId == elementId)
-                .SelectMany(step => step.Commands)
-                .Select(command => command.At)
+                .SelectMany(step => step.OwnPoints())
         );
 }
 

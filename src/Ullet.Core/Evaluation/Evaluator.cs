@@ -102,6 +102,7 @@ public sealed class Evaluator
             new FindingInput(project, outlines, cloths, first.Stitches, first.Program, sheets)
             {
                 RunSheet = runSheet,
+                Layers = layers,
                 Plan = plan,
                 Operated = Operated(project, shapes, cancellation),
                 Covers = Judged(_judge, stage => stage.Cover is not null, first, cancellation),

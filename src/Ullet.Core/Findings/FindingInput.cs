@@ -26,6 +26,9 @@ public sealed record FindingInput(
     /// <summary>The steps in order.</summary>
     public RunSheet RunSheet { get; init; } = new([]);
 
+    /// <summary>What lies in the hoop after each of them, from the bottom up.</summary>
+    public ImmutableArray<ImmutableArray<PresentLayer>> Layers { get; init; } = [];
+
     /// <summary>The pattern that the project was made from; null without one.</summary>
     public PatternPlan? Plan { get; init; }
 
@@ -69,8 +72,14 @@ public static class Checks
         new StopMissingCheck(),
         new ZoneCheck(),
         new TurningCheck(),
+        new SliderCheck(),
+        new AlignCheck(),
+        new TakenOutCheck(),
+        new FaceToFaceCheck(),
+        new WasteCheck(),
         new FoldCheck(),
         new UnsewnLayerCheck(),
+        new HeatCheck(),
         new PanelEdgeCheck(),
         new HolesCheck(),
         new EdgeCoveredCheck(),

@@ -15,7 +15,7 @@ internal sealed class FoldCheck : ICheck
     public IEnumerable<Finding> Run(FindingInput input)
     {
         var steps = input.RunSheet.Steps;
-        var states = LayerStates.After(steps.Select(step => (step as HandStep)?.Work.Changes ?? []));
+        var states = input.Layers;
         for (var i = 1; i < steps.Length; i++)
         {
             foreach (var fold in ((steps[i] as HandStep)?.Work.Changes ?? []).OfType<LayerFolded>())

@@ -38,7 +38,18 @@ internal sealed class LayerSizeCheck : ICheck
             foreach (var laid in hand.Work.Changes.OfType<LayerLaid>().Where(laid => !folded.Contains(laid.LayerId)))
             {
                 var box = laid.Area.Aggregate(Box.Empty, (all, region) => all.Union(region.Bounds()));
-                if (!inside.Contains(box))
+                if (laid.IsBeneath && !hoop.Inside.Contains(box, 1e-6))
+                {
+                    yield return new Finding(
+                        "behind-too-large",
+                        FindingLevel.Warn,
+                        input.Project.Find(laid.LayerId)?.Id,
+                        box.Centre,
+                        $"{laid.Name} takes {box.Width:0} × {box.Height:0} mm on the back of the hoop; between its ring there are "
+                            + $"{hoop.Inside.Width:0} × {hoop.Inside.Height:0} mm. Cut it smaller, or use a larger hoop."
+                    );
+                }
+                else if (!inside.Contains(box))
                 {
                     yield return new Finding(
                         "layer-rides",

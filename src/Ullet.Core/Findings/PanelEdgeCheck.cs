@@ -1,6 +1,7 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Patterns;
 using Ullet.Core.Program;
+using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
 
@@ -17,6 +18,7 @@ internal sealed class PanelEdgeCheck : ICheck
             yield break;
         }
         var seam = SeamOf(plan, input);
+        var closed = seam is null ? null : new AreaIndex([new Region(Ring.Of([.. seam.Select(edge => edge.From)]), [])]);
         var owned = plan.Acts.Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal);
         foreach (
             var owner in input
@@ -37,6 +39,16 @@ internal sealed class PanelEdgeCheck : ICheck
                     owner.Key,
                     points[off],
                     $"{name} reaches past the edge of the {panel!.Name} that it is sewn on."
+                );
+            }
+            else if (closed is not null && points.FindIndex(at => !closed.Holds(at)) is >= 0 and var across && !MayRunPast(owner.Key, input))
+            {
+                yield return new Finding(
+                    "across-seam",
+                    FindingLevel.Stop,
+                    owner.Key,
+                    points[across],
+                    $"{name} reaches across the closing seam: it would be cut through, or caught when the work is turned. Move it, or make it smaller."
                 );
             }
             else if (seam is not null && points.FindIndex(at => IsNear(at, seam)) is >= 0 and var near)
@@ -65,6 +77,14 @@ internal sealed class PanelEdgeCheck : ICheck
                 .SelectMany(points => points.Zip(points.Skip(1), (from, to) => (from, to))),
         ];
     }
+
+    /// <summary>True for plain lines and basting: quilting runs into the allowance, and so may they.</summary>
+    private static bool MayRunPast(string elementId, FindingInput input) =>
+        input.Project.Find(elementId) is { } element
+        && (
+            element.MadeAs<BastingMaking>() is not null
+            || (element.MadeAs<LineMaking>() is not null && element.FormedAs<TextForm>() is null)
+        );
 
     private static bool IsNear(Point at, List<(Point From, Point To)> seam) =>
         seam.Exists(edge => SegmentIndex.Foot(at, edge.From, edge.To).DistanceTo(at) < SeamRoom);

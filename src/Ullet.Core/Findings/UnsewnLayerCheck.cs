@@ -13,7 +13,7 @@ internal sealed class UnsewnLayerCheck : ICheck
     public IEnumerable<Finding> Run(FindingInput input)
     {
         var steps = input.RunSheet.Steps;
-        var states = LayerStates.After(steps.Select(step => (step as HandStep)?.Work.Changes ?? []));
+        var states = input.Layers;
         for (var i = 0; i < steps.Length; i++)
         {
             if (steps[i] is not HandStep hand || hand.Work.Kind == HandKind.HoopUp)

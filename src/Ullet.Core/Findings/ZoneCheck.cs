@@ -49,7 +49,7 @@ internal sealed class ZoneCheck : ICheck
                     )
                     : new Finding(
                         "zone-left",
-                        FindingLevel.Warn,
+                        FindingLevel.Stop,
                         owner.Key,
                         place,
                         $"The stitches of {name} reach out of \"{zone.Name}\", within which all is to stay."

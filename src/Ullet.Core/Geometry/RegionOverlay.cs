@@ -30,6 +30,10 @@ public static class RegionOverlay
     public static double DistanceToRings(IEnumerable<Region> regions, Point place) =>
         PlaneGeometry.From(regions).Boundary.Distance(PlaneGeometry.Place(place));
 
+    /// <summary>What lies in both.</summary>
+    public static ImmutableArray<Region> Intersection(IEnumerable<Region> first, IEnumerable<Region> second) =>
+        Over(first, second, (a, b) => PlaneGeometry.ToRegions(a.Intersection(b)), LibraryWork.Overlay);
+
     /// <summary>The least distance between regions and the edge of an outline, mm; 0 where it runs through them.</summary>
     public static double DistanceToEdge(IEnumerable<Region> regions, Outline outline) =>
         PlaneGeometry.From(regions).Distance(PlaneGeometry.Lines(outline));

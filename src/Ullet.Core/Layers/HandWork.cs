@@ -23,6 +23,12 @@ public sealed record HandWork(
     /// <summary>What to check before pressing start, or null.</summary>
     public string? Check { get; init; }
 
+    /// <summary>What hands hold something against.</summary>
+    public ImmutableArray<Alignment> AlignsTo { get; init; } = [];
+
+    /// <summary>True where an iron is used: the hoop comes off the machine for it.</summary>
+    public bool UsesHeat { get; init; }
+
     /// <summary>The layer of the cloth that is hooped.</summary>
     public const string GroundLayer = "ground";
 }
@@ -52,6 +58,9 @@ public sealed record LayerOpened(string LayerId, ImmutableArray<Region> Area) : 
 /// <param name="From">One end of what is open now, mm.</param>
 /// <param name="To">The other end.</param>
 public sealed record LayerParted(string LayerId, Point From, Point To) : LayerChange(LayerId);
+
+/// <summary>The work is cut out: of every layer only what lies in an area is left, mm.</summary>
+public sealed record WorkCutOut(ImmutableArray<Region> Area) : LayerChange("");
 
 /// <summary>A layer is folded over: it takes another area from here on, mm, and shows the other face.</summary>
 public sealed record LayerFolded(string LayerId, bool FaceUp, ImmutableArray<Region> Area) : LayerChange(LayerId);

@@ -90,6 +90,10 @@ public static class LayerStates
                 parted.LayerId,
                 layer => layer with { Parted = parted.From == parted.To ? null : (parted.From, parted.To) }
             ),
+            WorkCutOut cut =>
+            [
+                .. now.Select(layer => layer with { Area = RegionOverlay.Intersection(layer.Area, cut.Area) }),
+            ],
             LayerRemoved removed => now.RemoveAll(layer => layer.Id == removed.LayerId),
             _ => throw new ArgumentException($"No layer changes by {change.GetType().Name}.", nameof(change)),
         };

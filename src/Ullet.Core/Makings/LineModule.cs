@@ -57,6 +57,7 @@ internal sealed class LineModule : MakingModule<LineMaking>
             new RunPlan(line.StitchLength ?? StitchDefaults.RunLength, 0, line.Passes)
             {
                 IsBean = line.Kind == LineKind.Bean,
+                Across = line.Kind == LineKind.Zigzag ? StitchDefaults.ZigzagWidth : 0,
             },
             input.Outline,
             input.OutlineKey
@@ -68,7 +69,7 @@ internal sealed class LineModule : MakingModule<LineMaking>
     }
 
     private protected override double Beyond(LineMaking making, Element element, Project project) =>
-        StitchDefaults.ThreadWidth / 2;
+        (StitchDefaults.ThreadWidth / 2) + (making.Stitching.Kind == LineKind.Zigzag ? StitchDefaults.ZigzagWidth / 2 : 0);
 
     private protected override string HowMade(LineMaking making, Element element, Project project) =>
         element.FormedAs<TextForm>() is null ? "a stitched line" : "stitched along its edges";

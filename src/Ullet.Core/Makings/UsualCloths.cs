@@ -9,7 +9,7 @@ public static class UsualCloths
     public static Cloth? Of(Project project) =>
         project.Cloths.FirstOrDefault(cloth =>
             cloth.Id != project.Hooping.TopClothId
-            && cloth.Kind is not (ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip)
+            && cloth.IsSurface()
         ) ?? project.Cloths.FirstOrDefault();
 
     /// <summary>The method used last; trim in the hoop in a new project.</summary>

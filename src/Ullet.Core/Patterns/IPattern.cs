@@ -21,6 +21,9 @@ public interface IPattern
     /// <summary>The sizes and counts that may be asked for.</summary>
     ImmutableArray<PatternNumberField> Numbers { get; }
 
+    /// <summary>What else may be asked for: variants, an outline.</summary>
+    ImmutableArray<PatternChoice> Choices => [];
+
     /// <summary>The words and motifs that change from order to order.</summary>
     ImmutableArray<PatternFillIn> FillIns { get; }
 
@@ -33,7 +36,8 @@ public interface IPattern
     /// <summary>The sizes that hardware gives.</summary>
     /// <param name="hardware">The id of one of <see cref="Hardware"/>.</param>
     /// <param name="size">Its size, mm.</param>
-    ImmutableArray<PatternNumber> FromHardware(string hardware, double size);
+    /// <param name="asked">What else is asked for: a form of another outline needs another width.</param>
+    ImmutableArray<PatternNumber> FromHardware(string hardware, double size, PatternNumbers asked);
 
     /// <summary>The whole of it at a size. Deterministic; the numbers must have been checked.</summary>
     PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff);
@@ -53,7 +57,11 @@ public sealed record PatternNumberField(
     double Most,
     double Usual,
     bool IsCount = false
-);
+)
+{
+    /// <summary>Asked only with some option of a choice; null for always.</summary>
+    public PatternCondition? Only { get; init; }
+}
 
 /// <summary>A place for words, or for a motif.</summary>
 /// <param name="Id">Names it.</param>
@@ -73,51 +81,3 @@ public sealed record PatternFillIn(string Id, string Label, string Usual, Immuta
 /// <param name="Most">Largest size, mm.</param>
 /// <param name="Usual">A common size, mm.</param>
 public sealed record HardwareStart(string Id, string Label, double Least, double Most, double Usual);
-
-/// <summary>Numbers asked of a pattern, the usual ones filled in.</summary>
-public sealed record PatternNumbers(ImmutableDictionary<string, double> Values)
-{
-    public double this[string id] => Values[id];
-
-    public int Count(string id) => (int)Math.Round(Values[id]);
-
-    /// <summary>What was asked of a pattern, or why it can't be had.</summary>
-    public static Result<PatternNumbers> Of(IPattern pattern, PatternUse use)
-    {
-        foreach (var number in use.Numbers)
-        {
-            if (!pattern.Numbers.Any(field => field.Id == number.Id))
-            {
-                return new Refusal(
-                    "pattern-number-unknown",
-                    number.Id,
-                    $"The pattern \"{pattern.Name}\" has no number \"{number.Id}\"."
-                );
-            }
-        }
-        foreach (var field in pattern.Numbers)
-        {
-            var value = use.NumberOf(field.Id) ?? field.Usual;
-            var refusal = Limits.CheckRange(
-                value,
-                field.Least,
-                field.Most,
-                field.IsCount ? "" : "mm",
-                $"{field.Label} of the {pattern.Name.ToLowerInvariant()}",
-                field.Id
-            );
-            if (refusal is not null)
-            {
-                return refusal;
-            }
-            if (field.IsCount && value != Math.Round(value))
-            {
-                return new Refusal("number-not-whole", field.Id, $"{field.Label} is a whole number; {value} is none.");
-            }
-        }
-        var numbers = new PatternNumbers(
-            pattern.Numbers.ToImmutableDictionary(field => field.Id, field => use.NumberOf(field.Id) ?? field.Usual)
-        );
-        return pattern.Check(numbers) is { } against ? against : numbers;
-    }
-}

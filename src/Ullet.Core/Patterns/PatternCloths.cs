@@ -29,6 +29,14 @@ internal static class PatternCloths
         ClothTexture.Plain
     );
 
+    internal static readonly Cloth WashAway = Of(
+        "wash-away",
+        "firm wash-away stabiliser",
+        "#eef3f6",
+        ClothKind.WashAway,
+        ClothTexture.Plain
+    );
+
     internal static readonly Cloth Batting = Of(
         "batting",
         "thin cotton batting",

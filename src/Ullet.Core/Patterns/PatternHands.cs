@@ -25,7 +25,8 @@ internal static class PatternHands
     /// <param name="stuff">The project's cloths.</param>
     /// <param name="laid">All that will be laid on it, mm.</param>
     /// <param name="stabiliser">Which; null for a medium tear-away.</param>
-    internal static HandsAct HoopUpStabiliser(PatternStuff stuff, Box laid, Cloth? stabiliser = null) =>
+    /// <param name="role">Whether it stays or comes out again.</param>
+    internal static HandsAct HoopUpStabiliser(PatternStuff stuff, Box laid, Cloth? stabiliser = null, LayerRole role = LayerRole.Inner) =>
         Hands(
             HandKind.HoopUp,
             HoopUp,
@@ -39,14 +40,30 @@ internal static class PatternHands
                     "Stabiliser",
                     stuff.Of(stabiliser ?? PatternCloths.Stabiliser),
                     true,
-                    laid.Grown(100)
+                    laid.Grown(100),
+                    role: role
                 ),
             ]
         );
 
     /// <summary>What is done once the last seam is sewn, the hoop off the machine.</summary>
-    internal static HandsAct Finish(HandKind kind, PatternHand name, string text, string? warning = null) =>
-        Hands(kind, name, text, warning, hoopOff: true, role: ActRole.Finish);
+    internal static HandsAct Finish(
+        HandKind kind,
+        PatternHand name,
+        string text,
+        string? warning = null,
+        params ImmutableArray<LayerChange> changes
+    ) => Hands(kind, name, text, warning, hoopOff: true, role: ActRole.Finish, changes: changes);
+
+    /// <summary>The same, held against the line that a part sews.</summary>
+    internal static HandsAct AlignedTo(this HandsAct act, PatternPart part, double leastSeen = 0.5) =>
+        act with
+        {
+            Work = act.Work with
+            {
+                AlignsTo = act.Work.AlignsTo.Add(new Alignment(part.Line) { LeastSeen = leastSeen }),
+            },
+        };
 
     internal static LayerLaid Laid(
         string layer,

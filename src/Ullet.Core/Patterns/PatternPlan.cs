@@ -25,7 +25,21 @@ public sealed record PatternPlan(
 {
     /// <summary>The seam that closes it: stitching near it would be caught by the presser foot or the turn. Null for none.</summary>
     public string? ClosingSeamId { get; init; }
+
+    /// <summary>What is laid on the hoop's back, mm: it must lie within the hoop's inner ring. Null for nothing.</summary>
+    public Box? Behind { get; init; }
+
+    /// <summary>The order of pieces that it begins with; null for the project's usual one.</summary>
+    public StitchOrder? Order { get; init; }
+
+    /// <summary>Lines that keep clear of the fill-ins.</summary>
+    public ImmutableArray<PatternKeepOut> KeepsOut { get; init; } = [];
 }
+
+/// <summary>A line of a pattern that keeps clear of what its fill-ins show.</summary>
+/// <param name="ElementId">The line.</param>
+/// <param name="By">By how much, mm.</param>
+public sealed record PatternKeepOut(string ElementId, double By);
 
 /// <summary>What a step of a pattern is for, as far as rules of order ask.</summary>
 public enum ActRole

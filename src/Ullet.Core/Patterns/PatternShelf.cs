@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -11,7 +12,7 @@ public static class PatternShelf
     public static readonly ImmutableArray<IPattern> All = [new HarvestPatch(), new ZipPouch(), new MugRug()];
 
     /// <summary>Earlier makings of patterns, for projects that were made by them.</summary>
-    private static readonly ImmutableArray<IPattern> Earlier = [new FirstZipPouch()];
+    private static readonly ImmutableArray<IPattern> Earlier = [new FirstZipPouch(), new FirstMugRug(), new FirstHarvestPatch()];
 
     /// <summary>The pattern as a project uses it: in the making that it was made by; null where there is no such pattern.</summary>
     public static IPattern? Find(PatternUse use) =>
@@ -27,9 +28,27 @@ public static class PatternShelf
 
     public static IPattern? Find(string id) => All.FirstOrDefault(pattern => pattern.Id == id);
 
+    private static readonly ConditionalWeakTable<Project, PatternPlan> Plans = [];
+
     /// <summary>What a project's pattern gives; null for a project made by hand, or whose pattern is not known any more.</summary>
-    public static PatternPlan? PlanOf(Project project) =>
-        project.Pattern is { } use && Plan(use, new PatternStuff(project)) is { IsOk: true } plan ? plan.Value : null;
+    /// <remarks>Made once for a document: it is asked for at many places.</remarks>
+    public static PatternPlan? PlanOf(Project project)
+    {
+        if (project.Pattern is not { } use)
+        {
+            return null;
+        }
+        if (Plans.TryGetValue(project, out var known))
+        {
+            return known;
+        }
+        if (Plan(use, new PatternStuff(project)) is not { IsOk: true } plan)
+        {
+            return null;
+        }
+        Plans.AddOrUpdate(project, plan.Value);
+        return plan.Value;
+    }
 
     /// <summary>The smallest hoop that takes a plan's stitching, also used sideways; null when none does.</summary>
     public static Hoop? SmallestHoop(PatternPlan plan) =>
@@ -37,7 +56,8 @@ public static class PatternShelf
 
     /// <summary>True when a plan's stitching lies in a hoop's field.</summary>
     public static bool Takes(Hoop hoop, PatternPlan plan) =>
-        Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(plan.Sewn, 1e-6);
+        Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(plan.Sewn, 1e-6)
+        && (plan.Behind is not { } behind || hoop.Inside.Contains(behind, 1e-6));
 
     /// <summary>What a pattern gives, or why it can't.</summary>
     public static Result<PatternPlan> Plan(PatternUse use, PatternStuff? stuff = null)

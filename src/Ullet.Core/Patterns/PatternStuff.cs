@@ -9,6 +9,9 @@ public sealed class PatternStuff(Project? project = null)
     /// <summary>The cloth that took the place of one that the pattern begins with; that one itself where none did.</summary>
     public Cloth Of(Cloth begun) => project?.FindCloth(begun.Id) ?? begun;
 
+    /// <summary>The project's thread of lines, by name; null while there is no project.</summary>
+    public string? LineThread => project?.FindThread(project.Hooping.LineThreadId)?.Name;
+
     /// <summary>The thread that an element's cover is sewn with, by name; null while there is no project.</summary>
     /// <param name="part">The pattern's part that is covered.</param>
     public string? CoverThread(PatternPart part)

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -25,7 +24,7 @@ public sealed record ProgramInput(
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 6;
+    public int Version => 7;
 
     public long Bytes(StitchProgram output) => output.Bytes;
 
@@ -57,7 +56,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
                         hand.Work.Warning,
                         hand.Work.Check,
                         hand.Work.HoopOff,
-                        Changes = hand.Work.Changes.Select(change => ChangeKey(change)),
+                        Changes = hand.Work.Changes.Select(LayerChangeKey.Of),
                         hand.Note,
                     },
                     "hand"
@@ -80,43 +79,6 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
         var outlines = input.RunSheet.Steps.OfType<StitchStep>().Select(step => step.Stage.OutlineKey);
         return ContentHash.Combine([frame, .. steps, .. outlines]);
     }
-
-    /// <summary>What stands for a change of layers in the key; areas that follow from outlines are counted by those.</summary>
-    private static object ChangeKey(LayerChange change) =>
-        change switch
-        {
-            LayerLaid laid => (object)
-                new
-                {
-                    laid.LayerId,
-                    laid.Name,
-                    laid.FaceUp,
-                    laid.IsBeneath,
-                    laid.Role,
-                    Cloth = laid.Cloth.Id,
-                    Box = BoxOf(laid.Area),
-                },
-            LayerFolded folded => new
-            {
-                folded.LayerId,
-                folded.FaceUp,
-                Box = BoxOf(folded.Area),
-            },
-            LayerTrimmed trimmed => new { trimmed.LayerId, Box = BoxOf(trimmed.Area) },
-            LayerOpened opened => new { opened.LayerId, Box = BoxOf(opened.Area) },
-            LayerParted parted => new
-            {
-                parted.LayerId,
-                parted.From,
-                parted.To,
-            },
-            _ => new { change.LayerId },
-        };
-
-    private static Box BoxOf(ImmutableArray<Region> area) =>
-        area.Aggregate(Box.Empty, (box, region) => box.Union(region.Bounds())) is { IsEmpty: false } some
-            ? some
-            : new Box(0, 0, 0, 0);
 
     public StitchProgram Compute(ProgramInput input, CancellationToken cancellation)
     {
@@ -207,7 +169,7 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
             hoop.FieldWidth,
             hoop.FieldHeight,
             threads,
-            compiled.ToImmutable()
+            TieOffs.Owned(compiled.ToImmutable())
         );
     }
 

@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Program;
 
@@ -66,18 +65,12 @@ public sealed record ProgramStitches(
 
     public int StitchCount => Commands.Count(command => command.Kind == NeedleKind.Stitch);
 
-    /// <summary>Where the needle goes in for the step itself: without the locks and the trim that end the thread of the step before.</summary>
-    public IEnumerable<Point> OwnPoints()
-    {
-        var trim = Commands
-            .Take(StitchDefaults.LockCount + 1)
-            .ToList()
-            .FindIndex(command => command.Kind == NeedleKind.Trim);
-        return Commands
-            .Skip(trim + 1)
+    /// <summary>Where the needle goes in for the step itself: without the way there from the step before.</summary>
+    public IEnumerable<Point> OwnPoints() =>
+        Commands
+            .Skip(Roles.TakeWhile(role => role == NeedleRole.Travel).Count())
             .Where(command => command.Kind == NeedleKind.Stitch)
             .Select(command => command.At);
-    }
 
     public int TrimCount => Commands.Count(command => command.Kind == NeedleKind.Trim);
 }

@@ -35,6 +35,8 @@ public enum ClothKind
     Linen,
     Felt,
     Vinyl,
+
+    /// <summary>A stabiliser that is torn away.</summary>
     Stabiliser,
     Denim,
     Fleece,
@@ -46,6 +48,18 @@ public enum ClothKind
 
     /// <summary>A zip of nylon coil with its tape; its teeth are sewn across.</summary>
     Zip,
+
+    /// <summary>A soft stabiliser that is cut back and stays.</summary>
+    CutAway,
+
+    /// <summary>A thin, sheer stabiliser that stays and hardly shows.</summary>
+    Mesh,
+
+    /// <summary>A stabiliser that is dissolved with water.</summary>
+    WashAway,
+
+    /// <summary>Shiny polyester film: it may be sewn over and torn away, or kept; it is never pressed hot.</summary>
+    Film,
 }
 
 public enum ClothTexture

@@ -56,12 +56,16 @@ public static class CutProfiles
         {
             ClothKind.Felt or ClothKind.Fleece or ClothKind.Batting => Felt,
             ClothKind.Vinyl => Vinyl,
+            ClothKind.Film => Film,
             ClothKind.Denim => Twill,
             ClothKind.WovenCotton
             or ClothKind.Linen
             or ClothKind.Stabiliser
             or ClothKind.Jersey
             or ClothKind.Organza
+            or ClothKind.CutAway
+            or ClothKind.Mesh
+            or ClothKind.WashAway
             or ClothKind.Zip => Cotton,
         };
 }

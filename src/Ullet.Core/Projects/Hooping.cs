@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Projects;
 
@@ -54,6 +55,13 @@ public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
         new("200 × 300", 200, 300),
         new("240 × 360", 240, 360),
     ];
+
+    /// <summary>The inner ring stands this far outside the sewing field, mm; hoops differ a little.</summary>
+    public const double RingOutside = 12;
+
+    /// <summary>What lies within the inner ring, mm: so large a cloth can be laid flat on the hoop's back.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Box Inside => Box.Centred(FieldWidth, FieldHeight).Grown(RingOutside);
 
     /// <summary>The same hoop used sideways.</summary>
     public Hoop Turned() => new($"{FieldHeight:0} × {FieldWidth:0}", FieldHeight, FieldWidth);

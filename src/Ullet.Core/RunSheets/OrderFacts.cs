@@ -21,6 +21,9 @@ internal sealed record OrderFacts(
 {
     private List<int>[]? _over;
 
+    /// <summary>One by one or together.</summary>
+    internal StitchOrder Order { get; init; } = Project.RunSheet.Order;
+
     /// <summary>For each unit those on top of it that it touches.</summary>
     internal List<int>[] Over => _over ??= Overlaps.Of(Units);
 

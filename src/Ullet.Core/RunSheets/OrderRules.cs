@@ -14,6 +14,8 @@ internal static class OrderRules
         new OwnLayerRule(),
         new MethodRule(),
         new StackRule(),
+        new UntrimmedRule(),
+        new AlignRule(),
         new BastingRule(),
         new ClosingRule(),
         new FixedRule(),

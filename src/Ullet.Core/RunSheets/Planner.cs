@@ -20,9 +20,9 @@ public static class Planner
         Func<OrderInput, OrderFound>? search = null
     )
     {
-        var (facts, off) = StepGathering.Of(project, work);
-        var graph = new OrderGraph([.. facts.Steps()], OrderRules.Of(facts, withHeld: false));
-        return Planned(facts, off, graph, order, search ?? Searched);
+        var (gathered, off) = StepGathering.Of(project, work);
+        var facts = gathered with { Order = order ?? project.RunSheet.Order };
+        return Planned(facts, off, GraphOf(facts), order, search ?? Searched);
     }
 
     /// <summary>The run sheet as the document says, and how often the machine would stop in the other order of the pieces.</summary>
@@ -33,13 +33,17 @@ public static class Planner
     )
     {
         var (facts, off) = StepGathering.Of(project, work);
-        var graph = new OrderGraph([.. facts.Steps()], OrderRules.Of(facts, withHeld: false));
-        var (other, _) = Cheapest(facts, graph, Other(project.RunSheet.Order), search);
+        var otherFacts = facts with { Order = Other(project.RunSheet.Order) };
+        var otherGraph = GraphOf(otherFacts);
+        var (other, _) = Cheapest(otherFacts, otherGraph, otherFacts.Order, search);
         return (
-            Planned(facts, off, graph, null, search),
-            new RunSheet([.. other.Select(i => graph.Steps[i])]).StopCount
+            Planned(facts, off, GraphOf(facts), null, search),
+            new RunSheet([.. other.Select(i => otherGraph.Steps[i])]).StopCount
         );
     }
+
+    private static OrderGraph GraphOf(OrderFacts facts) =>
+        new([.. facts.Steps()], OrderRules.Of(facts, withHeld: false));
 
     /// <summary>One by one for together, and the other way round.</summary>
     public static StitchOrder Other(StitchOrder order) =>
@@ -86,7 +90,13 @@ public static class Planner
         Func<OrderInput, OrderFound> search
     )
     {
-        var begun = graph.Sorted(OrderGraph.Places(Begun(facts, graph, order)));
+        var wish = Begun(facts, graph, order);
+        var begun = graph.Sorted(OrderGraph.Places(wish));
+        if (begun.Count < graph.Steps.Count)
+        {
+            // The rules leave no order: what was begun with is shown, and what it breaks is said.
+            return (wish, false);
+        }
         var blocks = Blocks(facts, graph, order);
         var blockOf = new int[graph.Steps.Count];
         for (var block = 0; block < blocks.Count; block++)

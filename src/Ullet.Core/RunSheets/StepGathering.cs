@@ -132,9 +132,7 @@ internal static class StepGathering
                 new LayerLaid(hand.Id, cloth.Name, cloth, !hand.FaceDown, [new Region(ring, [])])
                 {
                     IsBeneath = hand.IsBeneath,
-                    Role = cloth.Kind is ClothKind.Stabiliser or ClothKind.Batting or ClothKind.Zip
-                        ? LayerRole.Inner
-                        : LayerRole.Outer,
+                    Role = cloth.IsSurface() ? LayerRole.Outer : LayerRole.Inner,
                 }
             );
         }

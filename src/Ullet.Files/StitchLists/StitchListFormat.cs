@@ -1,5 +1,6 @@
 using System.Globalization;
 using Ullet.Core.Layers;
+using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
 namespace Ullet.Files.StitchLists;
@@ -34,20 +35,10 @@ internal static class StitchListFormat
         row => row.FileWord
     );
 
-    internal static readonly IReadOnlyDictionary<ClothKind, string> ClothKinds = new Dictionary<ClothKind, string>
-    {
-        [ClothKind.WovenCotton] = "woven-cotton",
-        [ClothKind.Linen] = "linen",
-        [ClothKind.Felt] = "felt",
-        [ClothKind.Vinyl] = "vinyl",
-        [ClothKind.Stabiliser] = "stabiliser",
-        [ClothKind.Denim] = "denim",
-        [ClothKind.Fleece] = "fleece",
-        [ClothKind.Jersey] = "jersey",
-        [ClothKind.Organza] = "organza",
-        [ClothKind.Batting] = "batting",
-        [ClothKind.Zip] = "zip",
-    };
+    internal static readonly IReadOnlyDictionary<ClothKind, string> ClothKinds = ClothTable.All.ToDictionary(
+        row => row.Kind,
+        row => row.FileWord
+    );
 
     internal static readonly IReadOnlyDictionary<ClothTexture, string> Textures = new Dictionary<ClothTexture, string>
     {
@@ -55,6 +46,15 @@ internal static class StitchListFormat
         [ClothTexture.Woven] = "woven",
         [ClothTexture.Dotted] = "dotted",
         [ClothTexture.Striped] = "striped",
+    };
+
+    internal static readonly IReadOnlyDictionary<NeedleRole, string> NeedleRoles = new Dictionary<NeedleRole, string>
+    {
+        [NeedleRole.Line] = "line",
+        [NeedleRole.Underlay] = "underlay",
+        [NeedleRole.Top] = "top",
+        [NeedleRole.Travel] = "travel",
+        [NeedleRole.Lock] = "lock",
     };
 
     internal static readonly IReadOnlyDictionary<LayerRole, string> Roles = new Dictionary<LayerRole, string>

@@ -21,6 +21,7 @@ internal sealed class StitchListLayers(StitchListLines lines)
         : lines.NextIs("cut-back") ? new LayerTrimmed(LayerOf(lines.Header("cut-back")), Area())
         : lines.NextIs("fold") ? Folded(lines.Header("fold"))
         : lines.NextIs("part") ? Parted(lines.Header("part"))
+        : lines.NextIs("cut-out") ? CutOut(lines.Header("cut-out"))
         : lines.NextIs("remove") ? new LayerRemoved(LayerOf(lines.Header("remove")))
         : null;
 
@@ -33,6 +34,12 @@ internal sealed class StitchListLayers(StitchListLines lines)
         var to = line.Place();
         line.End();
         return new LayerParted(layer, from, to);
+    }
+
+    private WorkCutOut CutOut(StitchListLine line)
+    {
+        line.End();
+        return new WorkCutOut(Area());
     }
 
     private LayerFolded Folded(StitchListLine line)

@@ -197,9 +197,18 @@ public sealed class StitchListReader
         var block = line.Whole("the block's number");
         line.End();
         var commands = ImmutableArray.CreateBuilder<NeedleCommand>();
+        var roles = ImmutableArray.CreateBuilder<NeedleRole>();
+        NeedleRole? purpose = null;
         var at = Point.Zero;
-        while (_lines.NextIs("s") || _lines.NextIs("j") || _lines.NextIs("t"))
+        while (_lines.NextIs("s") || _lines.NextIs("j") || _lines.NextIs("t") || _lines.NextIs("for"))
         {
+            if (_lines.NextIs("for"))
+            {
+                var told = _lines.Header("for");
+                purpose = told.OneOf(StitchListFormat.NeedleRoles, "what needle points are for");
+                told.End();
+                continue;
+            }
             var command = _lines.Dequeue();
             var word = command.Word("the command");
             at = word == "t" ? at : command.Place();
@@ -209,6 +218,19 @@ public sealed class StitchListReader
                 : word == "j" ? NeedleKind.Jump
                 : NeedleKind.Trim;
             commands.Add(new NeedleCommand(kind, at));
+            if (purpose is { } known)
+            {
+                // What comes before the first word of a step is the way there.
+                while (roles.Count < commands.Count - 1)
+                {
+                    roles.Add(NeedleRole.Travel);
+                }
+                roles.Add(
+                    kind == NeedleKind.Jump ? NeedleRole.Travel
+                    : kind == NeedleKind.Trim ? NeedleRole.Lock
+                    : known
+                );
+            }
         }
         var stops = _lines.NextIs("stop");
         if (stops)
@@ -216,7 +238,10 @@ public sealed class StitchListReader
             var stop = _lines.Header("stop");
             stop.End();
         }
-        return new ProgramStitches(key, owner, role, thread, block, stops, commands.ToImmutable());
+        return new ProgramStitches(key, owner, role, thread, block, stops, commands.ToImmutable())
+        {
+            Roles = roles.ToImmutable(),
+        };
     }
 
     private ProgramHands Hands(StitchListLine line)

@@ -69,8 +69,15 @@ public static class StitchListWriter
             "block",
             Number(step.Block)
         );
-        foreach (var command in step.Commands)
+        NeedleRole? told = null;
+        for (var i = 0; i < step.Commands.Length; i++)
         {
+            var command = step.Commands[i];
+            if (!step.Roles.IsEmpty && command.Kind == NeedleKind.Stitch && step.Roles[i] != told)
+            {
+                told = step.Roles[i];
+                Line(text, "for", StitchListFormat.NeedleRoles[step.Roles[i]]);
+            }
             switch (command.Kind)
             {
                 case NeedleKind.Trim:
@@ -165,6 +172,11 @@ public static class StitchListWriter
                 Number(parted.To.X),
                 Number(parted.To.Y)
             );
+        }
+        else if (change is WorkCutOut cut)
+        {
+            Line(text, "cut-out");
+            WriteArea(text, cut.Area);
         }
         else if (change is LayerRemoved removed)
         {

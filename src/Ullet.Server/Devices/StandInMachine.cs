@@ -247,5 +247,5 @@ public static class StandInMachine
     /// opened.</summary>
     private static bool IsSeen(LayerChange change) =>
         change
-            is not (LayerLaid { IsBeneath: true } or LayerOpened { LayerId: not HandWork.GroundLayer } or LayerParted);
+            is not (LayerLaid { IsBeneath: true } or LayerOpened { LayerId: not HandWork.GroundLayer } or LayerParted or WorkCutOut);
 }

@@ -1,8 +1,11 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Edits;
 using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Files.Fonts;
+using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
 using Ullet.Server.Work;
 
@@ -12,6 +15,11 @@ namespace Ullet.Server.Endpoints;
 public sealed record PatternWish
 {
     public ImmutableArray<PatternNumber> Numbers { get; init; } = [];
+
+    public ImmutableArray<PatternPick> Choices { get; init; } = [];
+
+    /// <summary>Words and motifs; those left out are the usual.</summary>
+    public ImmutableArray<PatternText> FillIns { get; init; } = [];
 
     /// <summary>A thing to begin from, by the id of one of the pattern's; its sizes go before those of <see cref="Numbers"/>.</summary>
     public string? Hardware { get; init; }
@@ -38,13 +46,14 @@ internal static class PatternEndpoints
     private static Results<Ok<PatternSized>, ProblemHttpResult> Size(
         string patternId,
         PatternWish wish,
-        Workbench bench
+        Workbench bench,
+        DocumentHistory history
     )
     {
-        var use = PatternShelf.Begun(patternId) with { Numbers = wish.Numbers };
+        var use = PatternShelf.Begun(patternId) with { Numbers = wish.Numbers, Choices = wish.Choices };
         if (wish.Hardware is { } hardware)
         {
-            var sizes = FromHardware(patternId, hardware, wish.HardwareSize);
+            var sizes = FromHardware(use, hardware, wish.HardwareSize);
             if (!sizes.IsOk)
             {
                 return Problems.Of(sizes.Refusal!);
@@ -57,16 +66,32 @@ internal static class PatternEndpoints
         var preview = bench.Run(
             WorkKind.Changing,
             "This pattern",
-            _ => PatternShelf.Plan(use).Then(plan => (Result<PatternPreviewDto>)PatternDtos.Preview(plan))
+            token => Preview(use, wish, history.Context with { Cancellation = token })
         );
         return preview.IsOk
             ? TypedResults.Ok(new PatternSized(use.Numbers, preview.Value))
             : Problems.Of(preview.Refusal!);
     }
 
-    private static Result<ImmutableArray<PatternNumber>> FromHardware(string patternId, string hardware, double? size)
+    /// <summary>What the project would be, words and motifs in place: what is refused then is refused here.</summary>
+    private static Result<PatternPreviewDto> Preview(PatternUse use, PatternWish wish, EditContext context) =>
+        BlankProject
+            .Make(null, null, null)
+            .Then(blank =>
+                new UsePattern
+                {
+                    PatternId = use.PatternId,
+                    Numbers = use.Numbers,
+                    Choices = use.Choices,
+                    FillIns = wish.FillIns,
+                    FontId = FontShelf.UsualId,
+                }.Apply(blank, context)
+            )
+            .Then(made => (Result<PatternPreviewDto>)PatternDtos.Preview(made, context.Evaluator));
+
+    private static Result<ImmutableArray<PatternNumber>> FromHardware(PatternUse use, string hardware, double? size)
     {
-        var pattern = PatternShelf.Find(patternId);
+        var (patternId, pattern) = (use.PatternId, PatternShelf.Find(use));
         if (pattern?.Hardware.FirstOrDefault(known => known.Id == hardware) is not { } start)
         {
             return new Refusal(
@@ -78,6 +103,10 @@ internal static class PatternEndpoints
         var given = size ?? start.Usual;
         return Limits.CheckRange(given, start.Least, start.Most, "mm", start.Label, "hardwareSize") is { } refusal
             ? refusal
-            : pattern.FromHardware(hardware, given);
+            : PatternNumbers
+                .ToBegin(pattern, use)
+                .Then(asked =>
+                    (Result<ImmutableArray<PatternNumber>>)pattern.FromHardware(hardware, given, asked)
+                );
     }
 }

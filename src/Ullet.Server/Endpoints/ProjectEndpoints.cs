@@ -39,6 +39,8 @@ public sealed record NewPattern
 
     public ImmutableArray<PatternNumber> Numbers { get; init; } = [];
 
+    public ImmutableArray<PatternPick> Choices { get; init; } = [];
+
     public ImmutableArray<PatternText> FillIns { get; init; } = [];
 }
 
@@ -82,6 +84,7 @@ internal static class ProjectEndpoints
                         {
                             PatternId = pattern.PatternId,
                             Numbers = pattern.Numbers,
+                            Choices = pattern.Choices,
                             FillIns = pattern.FillIns,
                             FontId = FontShelf.UsualId,
                         }.Apply(blank, history.Context with { Cancellation = token })

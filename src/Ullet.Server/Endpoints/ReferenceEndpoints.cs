@@ -100,7 +100,15 @@ public sealed record CoverChoiceDto(CoverKind Id, string Name, string Summary);
 public sealed record MotifChoice(string Id, string Name, double Length, string Path);
 
 /// <summary>A kind of cloth with what its preset says.</summary>
-public sealed record ClothChoice(ClothKind Id, string Name, string Stabiliser, string? Topping, string Needle);
+/// <param name="Use">What it is used as.</param>
+public sealed record ClothChoice(
+    ClothKind Id,
+    string Name,
+    ClothUse Use,
+    string Stabiliser,
+    string? Topping,
+    string Needle
+);
 
 /// <summary>A kind of hand step.</summary>
 /// <param name="Id">The kind.</param>
@@ -199,14 +207,16 @@ internal static class ReferenceEndpoints
         CoverWords.All,
         [.. StitchUnit.All.Select(unit => new MotifChoice(unit.Id, unit.Name, unit.Length, CoverWords.PathOf(unit)))],
         [
-            .. Enum.GetValues<ClothKind>()
+            .. ClothTable
+                .All.Select(row => row.Kind)
                 .Select(kind =>
                 {
                     var cloth = Stuff.Cloth("", "", "#ffffff", kind, ClothTexture.Plain);
                     var preset = ClothPreset.Of(cloth);
                     return new ClothChoice(
                         kind,
-                        CoverWords.NameOf(kind),
+                        ClothTable.Of(kind).Name,
+                        ClothTable.Of(kind).Use,
                         preset.Stabiliser,
                         preset.Topping,
                         preset.Needle

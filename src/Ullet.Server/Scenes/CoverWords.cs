@@ -18,13 +18,6 @@ internal static class CoverWords
         .. CoverTable.All.Select(row => new CoverChoiceDto(row.Kind, row.Name, row.Summary)),
     ];
 
-    internal static string NameOf(ClothKind kind) =>
-        kind switch
-        {
-            ClothKind.WovenCotton => "Woven cotton",
-            _ => kind.ToString(),
-        };
-
     /// <summary>Some of a motif in a row, for choosing.</summary>
     internal static string PathOf(StitchUnit motif)
     {

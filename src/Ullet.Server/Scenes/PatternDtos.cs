@@ -12,6 +12,7 @@ namespace Ullet.Server.Scenes;
 /// <param name="Name">What it is called.</param>
 /// <param name="Summary">What it is, in a sentence.</param>
 /// <param name="Numbers">Its sizes and counts.</param>
+/// <param name="Choices">Its variants and outlines.</param>
 /// <param name="FillIns">Its words and motifs.</param>
 /// <param name="Hardware">What one may begin from.</param>
 /// <param name="Drawing">Its drawing at the usual size.</param>
@@ -20,6 +21,7 @@ public sealed record PatternDto(
     string Name,
     string Summary,
     ImmutableArray<PatternNumberField> Numbers,
+    ImmutableArray<PatternChoice> Choices,
     ImmutableArray<PatternFillIn> FillIns,
     ImmutableArray<HardwareStart> Hardware,
     PatternDrawingDto Drawing
@@ -40,19 +42,22 @@ public sealed record PatternPreviewDto(PatternDrawingDto Drawing, string? Hoop, 
 /// <param name="Lines">What is sewn inside.</param>
 /// <param name="Zones">What is kept clear.</param>
 /// <param name="Rooms">Where fill-ins go.</param>
+/// <param name="Shown">What the fill-ins show.</param>
 public sealed record PatternDrawingDto(
     double Width,
     double Height,
     string Edge,
     string Lines,
     string Zones,
-    string Rooms
+    string Rooms,
+    string Shown
 );
 
 /// <summary>The pattern of a project as it stands.</summary>
 /// <param name="Id">Names it.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="Numbers">Its sizes and counts.</param>
+/// <param name="Choices">Its variants and outlines.</param>
 /// <param name="FillIns">Its words and motifs.</param>
 /// <param name="Cloths">What it is made of.</param>
 /// <param name="Advice">Stabiliser, needle, seam allowance, a sentence each.</param>
@@ -60,6 +65,7 @@ public sealed record ProjectPatternDto(
     string Id,
     string Name,
     ImmutableArray<PatternValueDto> Numbers,
+    ImmutableArray<PatternChosenDto> Choices,
     ImmutableArray<PatternFilledDto> FillIns,
     ImmutableArray<ClothNeedDto> Cloths,
     ImmutableArray<string> Advice
@@ -67,6 +73,14 @@ public sealed record ProjectPatternDto(
 
 /// <summary>A size or a count with its value.</summary>
 public sealed record PatternValueDto(string Id, string Label, double Least, double Most, double Value, bool IsCount);
+
+/// <summary>A choice with what is chosen.</summary>
+public sealed record PatternChosenDto(
+    string Id,
+    string Label,
+    string Chosen,
+    ImmutableArray<PatternOption> Options
+);
 
 /// <summary>A fill-in with what it says.</summary>
 public sealed record PatternFilledDto(string Id, string Label, string Text, ImmutableArray<string> Choices);
@@ -83,19 +97,28 @@ internal static class PatternDtos
             pattern.Name,
             pattern.Summary,
             pattern.Numbers,
+            pattern.Choices,
             pattern.FillIns,
             pattern.Hardware,
             Drawing(PatternShelf.Plan(PatternShelf.Begun(pattern.Id)).Value)
         );
 
-    internal static PatternPreviewDto Preview(PatternPlan plan) =>
-        new(
-            Drawing(plan),
+    /// <summary>What a project made from a pattern looks like.</summary>
+    internal static PatternPreviewDto Preview(Project project, Evaluator evaluator)
+    {
+        var plan = PatternShelf.PlanOf(project)!;
+        var shown = plan
+            .Places.Select(place => project.Find(place.ElementId))
+            .OfType<Element>()
+            .Select(element => PathText.Of(evaluator.OutlineOf(element)));
+        return new(
+            Drawing(plan, string.Concat(shown)),
             PatternShelf.SmallestHoop(plan)?.Name,
             plan.Sewn.Width,
             plan.Sewn.Height,
             Enumerable.Range(1, plan.Acts.Length - 1).Count(i => plan.Acts[i - 1] is SewAct && plan.Acts[i] is HandsAct)
         );
+    }
 
     /// <summary>The pattern of a project; null for one made by hand.</summary>
     internal static ProjectPatternDto? Of(Evaluated evaluated)
@@ -110,7 +133,9 @@ internal static class PatternDtos
             pattern.Id,
             pattern.Name,
             [
-                .. pattern.Numbers.Select(field => new PatternValueDto(
+                .. pattern
+                    .Numbers.Where(field => IsAsked(field.Only))
+                    .Select(field => new PatternValueDto(
                     field.Id,
                     field.Label,
                     field.Least,
@@ -118,6 +143,16 @@ internal static class PatternDtos
                     use.NumberOf(field.Id) ?? field.Usual,
                     field.IsCount
                 )),
+            ],
+            [
+                .. pattern
+                    .Choices.Where(choice => IsAsked(choice.Only))
+                    .Select(choice => new PatternChosenDto(
+                        choice.Id,
+                        choice.Label,
+                        use.ChoiceOf(choice.Id) ?? choice.Usual,
+                        choice.Options
+                    )),
             ],
             [
                 .. pattern.FillIns.Select(fill => new PatternFilledDto(
@@ -139,9 +174,15 @@ internal static class PatternDtos
             ],
             plan?.Advice ?? []
         );
+
+        bool IsAsked(PatternCondition? only) =>
+            only is null
+            || only.Options.Contains(
+                use.ChoiceOf(only.ChoiceId) ?? pattern.Choices.First(choice => choice.Id == only.ChoiceId).Usual
+            );
     }
 
-    private static PatternDrawingDto Drawing(PatternPlan plan)
+    private static PatternDrawingDto Drawing(PatternPlan plan, string shown = "")
     {
         var outlines = new OutlineStation(new Core.Lettering.NoFonts());
         string PathOf(Element element) => PathText.Of(outlines.Compute(element, CancellationToken.None).Whole);
@@ -155,7 +196,8 @@ internal static class PatternDtos
                     .Select(PathOf)
             ),
             string.Concat(plan.Elements.Where(zone => zone.MadeAs<ZoneMaking>() is { Until: null }).Select(PathOf)),
-            string.Concat(plan.Places.Select(place => PathText.Of([new Region(Corners(place.Room), [])])))
+            string.Concat(plan.Places.Select(place => PathText.Of([new Region(Corners(place.Room), [])]))),
+            shown
         );
     }
 

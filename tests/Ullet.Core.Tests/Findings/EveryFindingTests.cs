@@ -168,14 +168,19 @@ public sealed class EveryFindingTests
             [
                 new DrawnCurve(-50, -30, 50, -30, 50, -30),
                 new DrawnCurve(50, -30, 50, 30, 50, 30),
-                new DrawnCurve(50, 30, -50, -30, -50, -30),
+                new DrawnCurve(50, 30, -50, 30, -50, 30),
+                new DrawnCurve(-50, 30, -50, -30, -50, -30),
             ]
         );
         var shut = rug with
         {
             Elements =
             [
-                .. rug.Elements.Select(each => each.Id == seam.Id ? each with { Form = new DrawingForm(ring) } : each),
+                .. rug.Elements.Select(each => each.Id == seam.Id
+                        // The box of a seam reaches out at its gap's ends.
+                        ? each with { Form = new DrawingForm(ring), Box = each.Box with { Y = 0, Height = 120 } }
+                        : each
+                ),
             ],
         };
         Assert.Equal(FindingLevel.Stop, Found(shut, "no-turning-way").Level);

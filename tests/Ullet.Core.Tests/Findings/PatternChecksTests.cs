@@ -58,7 +58,7 @@ public sealed class PatternChecksTests
                 Height = 40,
             }
         );
-        Assert.Equal(FindingLevel.Warn, Found(tight, "zone-left").Level);
+        Assert.Equal(FindingLevel.Stop, Found(tight, "zone-left").Level);
         var guide = SampleProject.Apply(tight, new SetZone { ElementId = "e2", Role = ZoneRole.Guide });
         Assert.DoesNotContain(
             SampleProject.Evaluate(guide).Findings,

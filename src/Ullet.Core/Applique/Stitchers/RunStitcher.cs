@@ -13,6 +13,11 @@ internal sealed class RunStitcher : Stitcher<RunPlan>
         var edge = 0;
         foreach (var ring in InsetLine.Of(outline.Flatten(), plan.Inset).Select(StartPoint.Choose))
         {
+            if (plan.Across > 0)
+            {
+                Add(ZigzagLine.Of([.. ring.Points, ring.Points[0]], plan.Across));
+                continue;
+            }
             var points = RunStitch.Round(ring, plan.StitchLength);
             for (var pass = 1; pass < plan.Passes; pass++)
             {
@@ -38,7 +43,7 @@ internal sealed class RunStitcher : Stitcher<RunPlan>
 
     private static ImmutableArray<Point> Along(ImmutableArray<Point> line, RunPlan plan)
     {
-        var once = RunStitch.Along(line, plan.StitchLength);
+        var once = plan.Across > 0 ? ZigzagLine.Of(line, plan.Across) : RunStitch.Along(line, plan.StitchLength);
         var isClosed = line.Length > 2 && line[0].DistanceTo(line[^1]) <= Tolerance.Same;
         var points = once;
         for (var pass = 1; pass < plan.Passes; pass++)

@@ -41,7 +41,7 @@ public sealed record RemoveElements : Edit
                 $"{part.Name} is a part of the pattern, which does not work without it. Empty a fill-in instead, or switch its step off."
             );
         }
-        project = PatternPlaces.Emptied(project, found.Value);
+        project = PatternPlaces.Emptied(PatternPlaces.LetGo(project, found.Value), found.Value);
         var settled = Settled(project, context);
         if (!settled.IsOk)
         {

@@ -41,6 +41,7 @@ internal sealed class PatternParts(
             }
             fillIns.AddRange(made.Value);
         }
+        parts = [.. parts.Select(part => KeptOut(part, fillIns))];
         var own = project.Elements.Where(element => element.PatternPart is null).Select(Shifted);
         var known = parts.Concat(fillIns).Select(part => part.Id).ToHashSet(StringComparer.Ordinal);
         var gone = project
@@ -54,9 +55,26 @@ internal sealed class PatternParts(
             Elements = [.. parts, .. fillIns, .. own],
             RunSheet = project.RunSheet with
             {
+                Order = plan.Order is { } order && _before?.Order != plan.Order ? order : project.RunSheet.Order,
                 Steps = project.RunSheet.Steps.RemoveAll(step => gone.Contains(step.Key.OwnerId)),
             },
         };
+    }
+
+    /// <summary>A line that keeps clear of the fill-ins: they are carved out of it, and go on to be when they are moved.</summary>
+    private Element KeptOut(Element part, List<Element> fillIns)
+    {
+        if (plan.KeepsOut.FirstOrDefault(known => known.ElementId == part.Id) is not { } keep || fillIns.Count == 0)
+        {
+            return part;
+        }
+        var clear = new Carve
+        {
+            Id = $"{part.Id}-clear",
+            SourceIds = [.. fillIns.Select(shown => shown.Id)],
+            Reveal = keep.By,
+        };
+        return part with { Operations = [.. part.Operations.Where(known => known.Id != clear.Id), clear] };
     }
 
     /// <summary>The smallest hoop that takes it: at the beginning, and where the one in use is too small.</summary>
@@ -72,7 +90,7 @@ internal sealed class PatternParts(
         };
     }
 
-    private string Hooped() => plan.Cloths.First(need => need.Cloth.Kind == ClothKind.Stabiliser).Cloth.Id;
+    private string Hooped() => plan.Cloths.First(need => need.Cloth.IsStabiliser()).Cloth.Id;
 
     /// <summary>A part as the pattern makes it now, with what was set by hand.</summary>
     private Element Kept(Element made)
@@ -161,13 +179,14 @@ internal sealed class PatternParts(
                 : [stands is { Form: not TextForm } old ? Redone(motif, old, place) : motif];
             return made;
         }
-        // What was retyped on the wall is what the fill-in says.
+        // What was retyped on the wall stays, in each place its own; the first is what the fill-in says.
         var words = stands?.FormedAs<TextForm>();
-        if (words is not null && project.Pattern?.TextOf(fill.Id) == texts[fill.Id])
-        {
-            texts[fill.Id] = words.Text;
-        }
         var text = texts[fill.Id];
+        if (words is not null && project.Pattern?.TextOf(fill.Id) == use.TextOf(fill.Id))
+        {
+            text = words.Text;
+            texts[fill.Id] = place == plan.Places.First(known => known.FillInId == fill.Id) ? text : texts[fill.Id];
+        }
         if (string.IsNullOrWhiteSpace(text) || words?.FontId is null && fontId is null)
         {
             return ImmutableArray<Element>.Empty;

@@ -44,4 +44,37 @@ internal static class PatternPlaces
             },
         };
     }
+
+    /// <summary>The document in which the pattern's lines do not keep clear any more of what goes.</summary>
+    internal static Project LetGo(Project project, IEnumerable<Element> elements)
+    {
+        var lines = PatternShelf
+            .PlanOf(project)
+            ?.KeepsOut.Select(keep => keep.ElementId)
+            .ToHashSet(StringComparer.Ordinal);
+        if (lines is null || lines.Count == 0)
+        {
+            return project;
+        }
+        var gone = elements.Select(element => element.Id).ToHashSet(StringComparer.Ordinal);
+        return project with
+        {
+            Elements =
+            [
+                .. project.Elements.Select(element =>
+                    lines.Contains(element.Id)
+                        ? element with
+                        {
+                            Operations = [.. element.Operations.Select(Without).OfType<Operation>()],
+                        }
+                        : element
+                ),
+            ],
+        };
+
+        Operation? Without(Operation operation) =>
+            operation is not Carve carve ? operation
+            : carve.SourceIds.RemoveAll(gone.Contains) is { Length: > 0 } left ? carve with { SourceIds = left }
+            : null;
+    }
 }

@@ -14,6 +14,12 @@ public sealed record UsePattern : Edit
     /// <summary>Sizes and counts; those left out keep what they are, or the usual.</summary>
     public ImmutableArray<PatternNumber> Numbers { get; init; } = [];
 
+    /// <summary>Variants and outlines; those left out keep what they are, or the usual.</summary>
+    public ImmutableArray<PatternPick> Choices { get; init; } = [];
+
+    /// <summary>A closed shape on the wall whose form becomes the pattern's outline; null to keep what it has.</summary>
+    public string? OutlineOf { get; init; }
+
     /// <summary>Words and motifs; those left out keep what they are, or the usual.</summary>
     public ImmutableArray<PatternText> FillIns { get; init; } = [];
 
@@ -26,6 +32,7 @@ public sealed record UsePattern : Edit
     public override string Label(Project before) =>
         before.Pattern is null ? $"Begin with the {Name()}"
         : MakeAnew ? $"Make the {Name()} anew"
+        : OutlineOf is not null || Choices.Length > 0 ? $"Choose the {Name()}'s making"
         : Numbers.IsEmpty ? "Fill in"
         : $"Resize the {Name()}";
 
@@ -53,8 +60,13 @@ public sealed record UsePattern : Edit
         {
             return PatternShelf.Plan(before).Refusal!;
         }
-        var use = Merged(pattern, MakeAnew ? InRange(pattern, before) : before);
-        if (TextRefusal(pattern, use) is { } refusal)
+        var merged = WithOutline(Merged(pattern, MakeAnew ? InRange(pattern, before) : before), project);
+        if (!merged.IsOk)
+        {
+            return merged.Refusal!;
+        }
+        var use = merged.Value;
+        if (TextRefusal(pattern) is { } refusal)
         {
             return refusal;
         }
@@ -82,21 +94,44 @@ public sealed record UsePattern : Edit
         before with
         {
             Numbers = [.. before.Numbers.Where(known => !Numbers.Any(number => number.Id == known.Id)), .. Numbers],
+            Choices = [.. before.Choices.Where(known => !Choices.Any(pick => pick.Id == known.Id)), .. Choices],
             FillIns =
             [
                 .. pattern.FillIns.Select(fill => new PatternText(
                     fill.Id,
-                    PlainText.Line(
-                        FillIns.FirstOrDefault(text => text.Id == fill.Id)?.Text ?? before.TextOf(fill.Id) ?? fill.Usual
-                    )
+                    FillIns.FirstOrDefault(text => text.Id == fill.Id) is { } given ? PlainText.Line(given.Text)
+                        : before.TextOf(fill.Id) ?? fill.Usual
                 )),
                 .. FillIns.Where(text => !pattern.FillIns.Any(fill => fill.Id == text.Id)),
             ],
         };
 
-    private static Refusal? TextRefusal(IPattern pattern, PatternUse use)
+    private Result<PatternUse> WithOutline(PatternUse use, Projects.Project project)
     {
-        foreach (var text in use.FillIns)
+        if (OutlineOf is not { } id)
+        {
+            return use;
+        }
+        var choice = new PatternPick(SeamForms.ChoiceId, SeamForms.Own);
+        return project.Find(id)?.Form.ShapeOf() is { } shape
+            ? use with
+            {
+                Outline = shape,
+                Choices = [.. use.Choices.Where(pick => pick.Id != choice.Id), choice],
+            }
+            : new Refusal(
+                "outline-no-shape",
+                "outlineOf",
+                "Only a shape or a drawing can be a pattern's outline; words and guides can't."
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            };
+    }
+
+    private Refusal? TextRefusal(IPattern pattern)
+    {
+        foreach (var text in FillIns)
         {
             if (pattern.FillIns.FirstOrDefault(fill => fill.Id == text.Id) is not { } fill)
             {

@@ -78,7 +78,8 @@ internal sealed class NarrowestPlace
             var place = Connected(left.First(), left, cells.Columns).SelectMany(cell => crossed[cell]).ToList();
             // Drawn straight: what is crossed along the one side of the cells and along the other.
             var down = place.Count(pair => _grid.AreInARow(pair.Gap, pair.Next));
-            var width = cells.Side * Math.Sqrt(((double)down * down) + Math.Pow(place.Count - down, 2));
+            // Cells that a seam crosses are shut whole; half of one is given back at either end.
+            var width = cells.Side * (1 + Math.Sqrt(((double)down * down) + Math.Pow(place.Count - down, 2)));
             var middle = place.Aggregate(Point.Zero, (sum, pair) => sum + cells.At(_grid.CellOf(pair.Gap)));
             widest = width > widest.Width ? (width, middle * (1.0 / place.Count)) : widest;
         }

@@ -104,11 +104,12 @@ internal sealed class PinnedCells
             : (0, Point.Zero);
     }
 
-    /// <summary>The cells of a layer within the box of what is sewn through it, each with how many cells off its nearest seam or the
-    /// box's side is.</summary>
+    /// <summary>The cells of a layer that lie between what is sewn through it, across or down, each with how many cells off its nearest
+    /// seam, or the side of the box about what is sewn, is.</summary>
     internal IEnumerable<(int Cell, int Far)> FarFromPins(int layer)
     {
-        var (left, top, right, bottom) = (Columns, Rows, -1, -1);
+        var (across, down) = (new Extent[Rows], new Extent[Columns]);
+        var (rows, columns) = (new Extent(), new Extent());
         var far = new int[Count];
         Array.Fill(far, int.MaxValue);
         var waiting = new Queue<int>();
@@ -116,8 +117,10 @@ internal sealed class PinnedCells
         {
             if (IsPinned(cell, layer))
             {
-                (left, right) = (Math.Min(left, cell % Columns), Math.Max(right, cell % Columns));
-                (top, bottom) = (Math.Min(top, cell / Columns), Math.Max(bottom, cell / Columns));
+                across[cell / Columns].Include(cell % Columns);
+                down[cell % Columns].Include(cell / Columns);
+                rows.Include(cell / Columns);
+                columns.Include(cell % Columns);
                 far[cell] = 0;
                 waiting.Enqueue(cell);
             }
@@ -134,18 +137,32 @@ internal sealed class PinnedCells
                 }
             }
         }
-        for (var row = top; row <= bottom; row++)
+        for (var cell = 0; cell < Count; cell++)
         {
-            for (var column = left; column <= right; column++)
+            var (row, column) = (cell / Columns, cell % Columns);
+            if ((_present[cell] & (1UL << layer)) != 0 && (across[row].Holds(column) || down[column].Holds(row)))
             {
-                var cell = (row * Columns) + column;
-                if ((_present[cell] & (1UL << layer)) != 0)
-                {
-                    var side = Math.Min(Math.Min(column - left, right - column), Math.Min(row - top, bottom - row));
-                    yield return (cell, Math.Min(far[cell], side));
-                }
+                yield return (cell, Math.Min(far[cell], Math.Min(rows.Within(row), columns.Within(column))));
             }
         }
+    }
+
+    /// <summary>From the first to the last of some whole numbers.</summary>
+    private struct Extent
+    {
+        private int _end;
+        private int _first;
+
+        internal void Include(int number)
+        {
+            _first = _end == 0 ? number : Math.Min(_first, number);
+            _end = Math.Max(_end, number + 1);
+        }
+
+        /// <summary>How far a number is from the nearer end.</summary>
+        internal readonly int Within(int number) => Math.Min(number - _first, _end - 1 - number);
+
+        internal readonly bool Holds(int number) => number >= _first && number < _end;
     }
 
     private bool IsPinned(int cell, int layer) =>

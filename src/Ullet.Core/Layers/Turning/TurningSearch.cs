@@ -24,11 +24,15 @@ public static class TurningSearch
         double AreaOf(PresentLayer layer) => layer.Area.Sum(region => region.Area);
         var largest = work.Layers.Where(layer => layer.Role == LayerRole.Outer).Max(AreaOf);
         var grid = new TurningGrid(new PinnedCells(work));
+        var small = Enumerable
+            .Range(0, work.Layers.Length)
+            .Where(i => AreaOf(work.Layers[i]) < LeastArea * largest)
+            .Aggregate(0UL, (all, i) => all | (1UL << i));
         var found = new List<(int Gap, TurningReport Report)>();
         for (var i = 0; i < work.Layers.Length; i++)
         {
             var layer = work.Layers[i];
-            var room = layer.Role == LayerRole.Outer && AreaOf(layer) >= LeastArea * largest ? Room(i, grid) : [];
+            var room = layer.Role == LayerRole.Outer && (small & (1UL << i)) == 0 ? Room(i, small, grid) : [];
             // Layers whose right sides lie in one space have one way.
             if (room.Count > 0 && !found.Exists(known => grid.AreInOneSpace(known.Gap, room[0])))
             {
@@ -79,16 +83,29 @@ public static class TurningSearch
     }
 
     /// <summary>The gaps beside a layer's right side, within what is sewn of it: the one farthest from where the layer is sewn first,
-    /// with those that lie at least half as far. Nothing for a layer that nothing sews.</summary>
-    private static List<int> Room(int layer, TurningGrid grid)
+    /// with those that lie at least half as far; not where something small is sewn on it. Nothing for a layer that nothing sews.</summary>
+    private static List<int> Room(int layer, ulong small, TurningGrid grid)
     {
         var isUp = grid.Cells.Work.Layers[layer].FaceUp;
         var gaps = grid
             .Cells.FarFromPins(layer)
+            .Where(place => (Next(grid.Cells.Present(place.Cell), layer, isUp) & small) == 0)
             .Select(place => (Gap: grid.GapOver(place.Cell, layer) - (isUp ? 0 : 1), place.Far))
             .Where(place => grid.IsFree(place.Gap))
             .OrderByDescending(place => place.Far)
             .ToList();
         return [.. gaps.TakeWhile(place => 2 * place.Far >= gaps[0].Far).Select(place => place.Gap)];
+    }
+
+    /// <summary>The layer that lies next to another on one side, as a set of one; none where nothing does.</summary>
+    private static ulong Next(ulong present, int layer, bool isAbove)
+    {
+        if (isAbove)
+        {
+            var above = layer == 63 ? 0 : present & (ulong.MaxValue << (layer + 1));
+            return above & (~above + 1);
+        }
+        var below = present & ((1UL << layer) - 1);
+        return below == 0 ? 0 : 1UL << (63 - System.Numerics.BitOperations.LeadingZeroCount(below));
     }
 }

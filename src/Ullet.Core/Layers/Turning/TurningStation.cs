@@ -27,7 +27,7 @@ public sealed class TurningStation : IStation<TurningInput, TurningFound>
                 input.Keys,
                 (step, sewn) =>
                     ContentHash.Of(
-                        new { step.Name, Changes = step.Changes.Select(Written).ToArray() },
+                        new { step.Name, Changes = step.Changes.Select(LayerChangeKey.Of).ToArray() },
                         $"turning-{Version}-{sewn?.Hex}"
                     )
             )
@@ -35,43 +35,4 @@ public sealed class TurningStation : IStation<TurningInput, TurningFound>
 
     public TurningFound Compute(TurningInput input, CancellationToken cancellation) =>
         new(TurningSearch.Of(SewnLayers.After(input.Steps)));
-
-    /// <summary>Everything of a change that turning depends on.</summary>
-    private static object Written(LayerChange change) =>
-        change switch
-        {
-            LayerLaid laid => new
-            {
-                laid.LayerId,
-                laid.Name,
-                laid.FaceUp,
-                laid.IsBeneath,
-                laid.Role,
-                laid.Cloth.Kind,
-                Area = Written(laid.Area),
-            },
-            LayerTrimmed trimmed => new { trimmed.LayerId, Trimmed = Written(trimmed.Area) },
-            LayerOpened opened => new { opened.LayerId, Opened = Written(opened.Area) },
-            LayerParted parted => new
-            {
-                parted.LayerId,
-                parted.From,
-                parted.To,
-            },
-            LayerFolded folded => new
-            {
-                folded.LayerId,
-                folded.FaceUp,
-                Folded = Written(folded.Area),
-            },
-            LayerRemoved removed => new { removed.LayerId },
-            _ => throw new ArgumentException($"No turning is known of {change.GetType().Name}.", nameof(change)),
-        };
-
-    private static double[] Written(ImmutableArray<Region> area) =>
-        [
-            .. area.SelectMany(region => region.Rings)
-                .SelectMany(ring => ring.Points)
-                .SelectMany(at => new[] { at.X, at.Y }),
-        ];
 }

@@ -26,7 +26,10 @@ internal static class WayWords
             }
             else if (Entered(way[i - 1].Gap, way[i].Gap, grid) is { } between)
             {
-                Add(names, Gap(between, sewn.Contains(grid.Cells.At(grid.CellOf(way[i].Gap))), grid.Cells.Work.Layers));
+                // Where all layers end together the work was cut out; where some go on, others have an edge of their own.
+                var goesOn = grid.Cells.Present(grid.CellOf(way[i - 1].Gap)) != 0;
+                var isInside = goesOn && sewn.Contains(grid.Cells.At(grid.CellOf(way[i].Gap)));
+                Add(names, Gap(between, isInside, grid.Cells.Work.Layers));
             }
         }
         return [.. names];

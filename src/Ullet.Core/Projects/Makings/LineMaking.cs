@@ -44,4 +44,7 @@ public enum LineKind
 
     /// <summary>Every stitch three times: forward, back, forward.</summary>
     Bean,
+
+    /// <summary>To and fro across the line, 3 mm wide: keeps raw edges from fraying.</summary>
+    Zigzag,
 }

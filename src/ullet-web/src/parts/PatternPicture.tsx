@@ -6,7 +6,7 @@ interface Props {
   className?: string;
 }
 
-/** A pattern drawn from its own lines: the edge strong, what is sewn inside fine, zones hatched, fill-ins dotted. */
+/** A pattern drawn from its own lines: the edge strong, what is sewn inside fine, zones hatched, fill-ins in their rooms, or the rooms dotted. */
 export function PatternPicture({ drawing, label, className = "" }: Props) {
   const room = 8;
   const [w, h] = [drawing.width + 2 * room, drawing.height + 2 * room];
@@ -29,6 +29,15 @@ export function PatternPicture({ drawing, label, className = "" }: Props) {
         strokeWidth={fine}
         strokeDasharray={`${3 * fine} ${3 * fine}`}
       />
+      {drawing.shown ? (
+        <path
+          d={drawing.shown}
+          fill="rgb(151 48 79 / 0.55)"
+          fillRule="evenodd"
+          stroke="#6d2039"
+          strokeWidth={fine}
+        />
+      ) : null}
       <path d={drawing.edge} fill="none" stroke="#1d2a3a" strokeWidth={2.2 * fine} />
     </svg>
   );

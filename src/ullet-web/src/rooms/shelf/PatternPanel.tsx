@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, Refused, type Pattern } from "../../api/client";
 import { keys, usePatterns } from "../../api/queries";
@@ -50,16 +50,21 @@ export function PatternPanel({ onClose }: Props) {
 function PatternForm({ pattern, onClose }: { pattern: Pattern; onClose: () => void }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [wish, setWish] = useState<PatternWish>({ numbers: {}, texts: {}, title: "" });
+  const [wish, setWish] = useState<PatternWish>({ numbers: {}, choices: {}, texts: {}, title: "" });
   const [wrong, setWrong] = useState<string | null>(null);
   const numbers = Object.entries(wish.numbers).map(([id, value]) => ({ id, value }));
+  const choices = Object.entries(wish.choices).map(([id, optionId]) => ({ id, optionId }));
+  const fillIns = Object.entries(wish.texts).map(([id, text]) => ({ id, text }));
+  const asked = { numbers, choices, fillIns };
+  // Words are looked at once typing pauses for a moment.
+  const looked = useDeferredValue(asked);
   const sized = useQuery({
-    queryKey: ["pattern", pattern.id, numbers],
+    queryKey: ["pattern", pattern.id, looked],
     queryFn: () =>
       answered(
         api.POST("/api/patterns/{patternId}/size", {
           params: { path: { patternId: pattern.id } },
-          body: { numbers },
+          body: looked,
         }),
       ),
     retry: false,
@@ -72,7 +77,7 @@ function PatternForm({ pattern, onClose }: { pattern: Pattern; onClose: () => vo
       const made = await answered(
         api.POST("/api/patterns/{patternId}/size", {
           params: { path: { patternId: pattern.id } },
-          body: { numbers, hardware, hardwareSize: size },
+          body: { ...asked, hardware, hardwareSize: size },
         }),
       );
       setWrong(null);
@@ -93,8 +98,7 @@ function PatternForm({ pattern, onClose }: { pattern: Pattern; onClose: () => vo
             title: wish.title.trim() || undefined,
             pattern: {
               patternId: pattern.id,
-              numbers,
-              fillIns: Object.entries(wish.texts).map(([id, text]) => ({ id, text })),
+              ...asked,
             },
           },
         }),

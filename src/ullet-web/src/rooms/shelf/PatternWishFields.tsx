@@ -9,6 +9,7 @@ import { NumberField } from "../../parts/fields/NumberField";
 /** What is asked of a pattern; what is left out is the usual. */
 export interface PatternWish {
   numbers: Record<string, number>;
+  choices: Record<string, string>;
   texts: Record<string, string>;
   title: string;
 }
@@ -24,22 +25,58 @@ interface Props {
 
 /** Sizes, words and motifs of a pattern, and what it may begin from. */
 export function PatternWishFields({ pattern, wish, onChange, onBegin }: Props) {
+  const chosen = (id: string) =>
+    wish.choices[id] ?? pattern.choices.find((choice) => choice.id === id)?.usual ?? "";
+  const isAsked = (only: Pattern["choices"][number]["only"]) =>
+    !only || only.options.includes(chosen(only.choiceId));
+  const sentences = pattern.choices
+    .filter((choice) => isAsked(choice.only))
+    .map((choice) => choice.options.find((option) => option.id === chosen(choice.id))?.sentence)
+    .filter(Boolean);
   return (
     <>
-      {pattern.hardware.map((start) => (
-        <Hardware key={start.id} start={start} onBegin={onBegin} />
-      ))}
+      {pattern.choices.length ? (
+        <div>
+          <div className="grid grid-cols-3 gap-x-3 gap-y-2">
+            {pattern.choices
+              .filter((choice) => isAsked(choice.only))
+              .map((choice) => (
+                <Choice
+                  key={choice.id}
+                  label={choice.label}
+                  value={chosen(choice.id)}
+                  options={choice.options
+                    .filter((option) => option.id !== "own")
+                    .map((option) => ({ value: option.id, label: option.name }))}
+                  onChosen={(option) =>
+                    onChange((now) => ({ ...now, choices: { ...now.choices, [choice.id]: option } }))
+                  }
+                />
+              ))}
+          </div>
+          {sentences.length ? <p className="pt-1 text-[14px] text-muted">{sentences.join(" ")}</p> : null}
+        </div>
+      ) : null}
+      <Hardware starts={pattern.hardware} onBegin={onBegin} />
       <div className="grid grid-cols-3 gap-x-3 gap-y-2">
-        {pattern.numbers.map((field) => {
-          const value = wish.numbers[field.id] ?? field.usual;
-          const take = (typed: number) =>
-            onChange((now) => ({ ...now, numbers: { ...now.numbers, [field.id]: typed } }));
-          return field.isCount ? (
-            <NumberField key={field.id} label={field.label} value={value} digits={0} onTyped={take} />
-          ) : (
-            <LengthField key={field.id} label={field.label} value={value} unit="millimetre" onTyped={take} />
-          );
-        })}
+        {pattern.numbers
+          .filter((field) => isAsked(field.only))
+          .map((field) => {
+            const value = wish.numbers[field.id] ?? field.usual;
+            const take = (typed: number) =>
+              onChange((now) => ({ ...now, numbers: { ...now.numbers, [field.id]: typed } }));
+            return field.isCount ? (
+              <NumberField key={field.id} label={field.label} value={value} digits={0} onTyped={take} />
+            ) : (
+              <LengthField
+                key={field.id}
+                label={field.label}
+                value={value}
+                unit="millimetre"
+                onTyped={take}
+              />
+            );
+          })}
       </div>
       <div className="grid grid-cols-3 gap-x-3 gap-y-2">
         {pattern.fillIns.map((fill) => {
@@ -70,17 +107,40 @@ export function PatternWishFields({ pattern, wish, onChange, onBegin }: Props) {
 }
 
 interface HardwareProps {
-  start: Pattern["hardware"][number];
+  starts: Pattern["hardware"];
   onBegin: Props["onBegin"];
 }
 
-function Hardware({ start, onBegin }: HardwareProps) {
-  const [size, setSize] = useState(start.usual);
+/** Begins from a thing that is there already: which, and how long it is. */
+function Hardware({ starts, onBegin }: HardwareProps) {
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const [sizes, setSizes] = useState<Record<string, number>>({});
+  const start = starts.find((known) => known.id === chosenId) ?? starts[0];
+  if (!start) {
+    return null;
+  }
+  const size = sizes[start.id] ?? start.usual;
   return (
     <div className="flex items-end gap-3 rounded-card border border-line px-3 py-2">
-      <p className="pb-1.5 text-[14px]">Begin from what you have:</p>
-      <div className="w-[230px]">
-        <LengthField label={start.label} value={size} unit="millimetre" onTyped={setSize} />
+      {starts.length > 1 ? (
+        <div className="w-[280px]">
+          <Choice
+            label="Begin from what you have"
+            value={start.id}
+            options={starts.map((known) => ({ value: known.id, label: known.label }))}
+            onChosen={setChosenId}
+          />
+        </div>
+      ) : (
+        <p className="pb-1.5 text-[14px]">Begin from what you have:</p>
+      )}
+      <div className="w-[150px]">
+        <LengthField
+          label={starts.length > 1 ? "Its length" : start.label}
+          value={size}
+          unit="millimetre"
+          onTyped={(typed) => setSizes((now) => ({ ...now, [start.id]: typed }))}
+        />
       </div>
       <Button onClick={() => void onBegin(start.id, size)}>Size it for this</Button>
     </div>

@@ -20,10 +20,20 @@ export function PatternFields({ projectId, scene, pattern }: Props) {
   const use = { edit: "usePattern", patternId: pattern.id, fontId } as const;
   const resize = (id: string, value: number) => edits.edit({ ...use, numbers: [{ id, value }] });
   const fill = (id: string, text: string) => edits.edit({ ...use, fillIns: [{ id, text }] });
+  const choose = (id: string, optionId: string) => edits.edit({ ...use, choices: [{ id, optionId }] });
   return (
     <>
       <Section title={`Pattern: ${pattern.name.toLowerCase()}`}>
         <div className="grid grid-cols-2 gap-x-1.5 gap-y-2">
+          {pattern.choices.map((choice) => (
+            <Choice
+              key={choice.id}
+              label={choice.label}
+              value={choice.chosen}
+              options={choice.options.map((option) => ({ value: option.id, label: option.name }))}
+              onChosen={(optionId) => choose(choice.id, optionId)}
+            />
+          ))}
           {pattern.numbers.map((field) =>
             field.isCount ? (
               <NumberField
@@ -64,16 +74,30 @@ export function PatternFields({ projectId, scene, pattern }: Props) {
           )}
         </div>
       </Section>
-      <Section title="What to cut" startsOpen={false} brief={`${pattern.cloths.length} cloths`}>
+      <Section
+        title="What to cut"
+        startsOpen={false}
+        brief={`${new Set(pattern.cloths.map((cloth) => cloth.clothId)).size} cloths`}
+      >
         <ul className="divide-y divide-line">
-          {pattern.cloths.map((cloth) => (
-            <li key={`${cloth.clothId} ${cloth.use}`} className="py-1.5 text-[14px]">
-              <span className="font-semibold">{cloth.use}</span>
-              {cloth.count > 1 ? `, ${cloth.count} of them` : ""}: {cloth.name}
-              {cloth.size ? <span className="block text-muted">{cloth.size}</span> : null}
-              {cloth.advice ? <span className="block text-muted">{cloth.advice}</span> : null}
-            </li>
-          ))}
+          {[...new Set(pattern.cloths.map((cloth) => cloth.clothId))].map((clothId) => {
+            const pieces = pattern.cloths.filter((cloth) => cloth.clothId === clothId);
+            return (
+              <li key={clothId} className="py-1.5 text-[14px]">
+                <span className="font-semibold">{pieces[0]?.name}</span>
+                {pieces.map((piece) => (
+                  <span key={piece.use} className="block">
+                    {piece.use}
+                    {piece.count > 1 ? `, ${piece.count} of them` : ""}
+                    <span className="text-muted">
+                      {piece.size ? `: ${piece.size}` : ""}
+                      {piece.advice ? `; ${piece.advice}` : ""}
+                    </span>
+                  </span>
+                ))}
+              </li>
+            );
+          })}
         </ul>
         {pattern.advice.map((sentence) => (
           <p key={sentence} className="text-[14px] text-muted">

@@ -1,4 +1,5 @@
 import type { GivenOperation } from "../../../api/client";
+import { useCatalogue } from "../../../api/queries";
 import { Choice } from "../../../parts/fields/Choice";
 import { NumberField } from "../../../parts/fields/NumberField";
 import { LineChoice, Pair } from "./numberParts";
@@ -7,6 +8,7 @@ import type { NumbersOf } from "./numbers";
 type Split = Extract<GivenOperation, { operation: "split" }>;
 
 export function SplitNumbers({ scene, element, operation, length, onChanged }: NumbersOf<Split>) {
+  const kinds = useCatalogue().data?.clothKinds ?? [];
   return (
     <>
       <Pair>
@@ -44,7 +46,7 @@ export function SplitNumbers({ scene, element, operation, length, onChanged }: N
         options={[
           { value: "", label: "the same" },
           ...scene.cloths
-            .filter((cloth) => cloth.kind !== "stabiliser")
+            .filter((cloth) => kinds.find((kind) => kind.id === cloth.kind)?.use !== "stabiliser")
             .map((cloth) => ({ value: cloth.id, label: cloth.name })),
         ]}
         onChosen={(cloth) => onChanged({ ...operation, rightClothId: cloth || null })}

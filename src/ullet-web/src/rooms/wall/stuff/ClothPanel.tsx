@@ -95,7 +95,7 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
         checked={draft.isDeepPile ?? false}
         onChanged={(on) => setDraft((now) => ({ ...now, isDeepPile: on }))}
       />
-      {preset && draft.kind !== "stabiliser" ? (
+      {preset && preset.use === "surface" ? (
         <Note look="quiet">
           Stabiliser: {preset.stabiliser}. Needle: {preset.needle}.
           {preset.topping ? ` Topping: ${preset.topping}.` : ""} Covers on it begin with numbers that suit it;

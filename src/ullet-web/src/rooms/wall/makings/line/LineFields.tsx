@@ -20,7 +20,10 @@ export function LineFields({ projectId, scene, element }: ElementProps<Made<"lin
         ? { edit: "setLettering", elementId: element.id, line }
         : { edit: "setLine", elementId: element.id, line };
     });
-  const project = scene.threads.find((thread) => thread.id === scene.hooping.coverThreadId);
+  const project = scene.threads.find(
+    (thread) =>
+      thread.id === (element.making.purpose ? scene.hooping.lineThreadId : scene.hooping.coverThreadId),
+  );
   const thread = scene.threads.find((known) => known.id === stitching.threadId) ?? project;
   return (
     <>
@@ -31,6 +34,7 @@ export function LineFields({ projectId, scene, element }: ElementProps<Made<"lin
           options={[
             { value: "run", label: "running, once along" },
             { value: "bean", label: "bean, each stitch three times" },
+            { value: "zigzag", label: "zigzag, 3 mm wide" },
           ]}
           onChosen={(kind) => change({ kind: kind as LineSettings["kind"] })}
         />

@@ -10,7 +10,7 @@ namespace Ullet.Core.Patterns;
 
 /// <summary>A quilted rug for a mug and a biscuit, sewn face to face and turned through a gap in its lower side.</summary>
 /// <remarks>Width and height grow; the gap, the allowances and the distance of the quilting lines keep their sizes.</remarks>
-public sealed class MugRug : IPattern
+public sealed class FirstMugRug : IPattern
 {
     private const double Beyond = 13;
 
@@ -44,7 +44,7 @@ public sealed class MugRug : IPattern
     public ImmutableArray<HardwareStart> Hardware => [new("mug", "A mug, across its foot", 60, 140, 80)];
 
     /// <summary>Room for the mug with a finger's width round it, and as much again for the biscuit.</summary>
-    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size) =>
+    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size, PatternNumbers asked) =>
         [new("width", Math.Max(120, (2 * size) + 30)), new("height", Math.Max(90, size + 40))];
 
     public Refusal? Check(PatternNumbers numbers) =>

@@ -11,7 +11,7 @@ namespace Ullet.Core.Patterns;
 
 /// <summary>A patch in the form of a shield with a backing and a satin edge; several of them in one hoop share all steps.</summary>
 /// <remarks>Width and height grow; the edge, the backing's inset and the distance between patches keep their sizes.</remarks>
-public sealed class HarvestPatch : IPattern
+public sealed class FirstHarvestPatch : IPattern
 {
     /// <summary>Between the edges of neighbouring patches, mm: scissors go between.</summary>
     private const double Apart = 16;
@@ -50,7 +50,7 @@ public sealed class HarvestPatch : IPattern
 
     public ImmutableArray<HardwareStart> Hardware => [];
 
-    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size) => [];
+    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size, PatternNumbers asked) => [];
 
     public Refusal? Check(PatternNumbers numbers)
     {

@@ -12,6 +12,7 @@ internal static class ZipPouchParts
     internal static readonly PatternPart TopStitch = new("top-stitch");
     internal static readonly PatternPart TopStitchLower = new("top-stitch-lower");
     internal static readonly PatternPart TopStitchUpper = new("top-stitch-upper");
+    internal static readonly PatternPart Zigzag = new("zigzag");
     internal static readonly PatternPart ZipEnds = new("zip-ends");
     internal static readonly PatternPart ZipPlace = new("zip-place");
     internal static readonly PatternPart ZipStop = new("zip-stop");
@@ -32,10 +33,12 @@ internal static class ZipPouchHands
     internal static readonly PatternHand LayBackLining = new("lay-back-lining");
     internal static readonly PatternHand LayFront = new("lay-front");
     internal static readonly PatternHand LayLining = new("lay-lining");
+    internal static readonly PatternHand LayLoop = new("lay-loop");
     internal static readonly PatternHand LayTop = new("lay-top");
     internal static readonly PatternHand LayZip = new("lay-zip");
     internal static readonly PatternHand OpenZip = new("open-zip");
     internal static readonly PatternHand Press = new("press");
+    internal static readonly PatternHand TearAway = new("tear-away");
     internal static readonly PatternHand TurnZip = new("turn-zip");
     internal static readonly PatternHand Turn = new("turn");
 }

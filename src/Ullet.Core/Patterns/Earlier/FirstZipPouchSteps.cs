@@ -23,8 +23,8 @@ internal static class FirstZipPouchSteps
             seam.MaxX + FirstZipPouch.TapeEnds,
             zip + (Tape / 2)
         );
-        var down = ZipPouchSteps.Flipped(lower, lower.MinY, Allowance);
-        var up = ZipPouchSteps.Flipped(upper, upper.MaxY, Allowance);
+        var down = PouchFront.Flipped(lower, lower.MinY, Allowance);
+        var up = PouchFront.Flipped(upper, upper.MaxY, Allowance);
         yield return HoopUpStabiliser(stuff, cut);
         yield return SewAct.Line(ZipPouchParts.ZipPlace, ActRole.PlaceZip);
         yield return Hands(
@@ -35,7 +35,7 @@ internal static class FirstZipPouchSteps
             "The slider must lie outside the lines.",
             "The teeth lie midway between the lines and the zip does not bow.",
             role: ActRole.LayZip,
-            changes: [Laid("p-zip", "Zip", stuff.Of(ZipTape), true, tapeArea)]
+            changes: [Laid("p-zip", "Zip", stuff.Of(PouchCloths.ZipTape), true, tapeArea)]
         );
         yield return SewAct.Line(ZipPouchParts.ZipTack, ActRole.TackZip);
         yield return SewAct.Line(ZipPouchParts.ZipEnds, ActRole.JoinTape);
@@ -43,13 +43,13 @@ internal static class FirstZipPouchSteps
             ZipPouchHands.LayFront,
             "front",
             "front panel",
-            stuff.Of(Front),
+            stuff.Of(PouchCloths.Front),
             down,
             "lower",
             "toward the top of the hoop"
         );
         yield return SewAct.Line(ZipPouchParts.FrontSeam);
-        yield return ZipPouchSteps.FoldPanel(ZipPouchHands.FoldFront, "front", "front panel", "down", lower);
+        yield return PouchFront.FoldPanel(ZipPouchHands.FoldFront, "front", "front panel", "down", lower);
         yield return SewAct.Line(ZipPouchParts.TopStitchLower) with
         {
             IsOptional = true,
@@ -58,13 +58,13 @@ internal static class FirstZipPouchSteps
             ZipPouchHands.LayTop,
             "top",
             "top panel",
-            stuff.Of(Top),
+            stuff.Of(PouchCloths.Top),
             up,
             "upper",
             "toward the bottom of the hoop"
         );
         yield return SewAct.Line(ZipPouchParts.TopSeam);
-        yield return ZipPouchSteps.FoldPanel(ZipPouchHands.FoldTop, "top", "top panel", "up", upper);
+        yield return PouchFront.FoldPanel(ZipPouchHands.FoldTop, "top", "top panel", "up", upper);
         yield return SewAct.Line(ZipPouchParts.TopStitchUpper) with
         {
             IsOptional = true,
@@ -79,8 +79,8 @@ internal static class FirstZipPouchSteps
             hoopOff: true,
             changes:
             [
-                Laid("p-lining", "Lower lining", stuff.Of(Lining), false, down, true, LayerRole.Lining),
-                Laid("p-lining-top", "Upper lining", stuff.Of(Lining), false, up, true, LayerRole.Lining),
+                Laid("p-lining", "Lower lining", stuff.Of(PouchCloths.Lining), false, down, true, LayerRole.Lining),
+                Laid("p-lining-top", "Upper lining", stuff.Of(PouchCloths.Lining), false, up, true, LayerRole.Lining),
             ]
         ) with
         {
@@ -120,7 +120,7 @@ internal static class FirstZipPouchSteps
             $"Lay the back face down over everything, right sides together; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
                 + "Tape its corners.",
             role: ActRole.LayClosing,
-            changes: [Laid("p-back", "Back", stuff.Of(Back), false, cut, role: LayerRole.Outer)]
+            changes: [Laid("p-back", "Back", stuff.Of(PouchCloths.Back), false, cut, role: LayerRole.Outer)]
         );
         yield return Hands(
             HandKind.LayBehind,
@@ -130,7 +130,7 @@ internal static class FirstZipPouchSteps
             "All four layers reach past the closing seam all round, and no tape lies under it.",
             hoopOff: true,
             role: ActRole.LayClosing,
-            changes: [Laid("p-back-lining", "Back lining", stuff.Of(Lining), false, cut, true, LayerRole.Lining)]
+            changes: [Laid("p-back-lining", "Back lining", stuff.Of(PouchCloths.Lining), false, cut, true, LayerRole.Lining)]
         );
         yield return SewAct.Line(ZipPouchParts.ClosingSeam, ActRole.ClosingSeam);
         yield return Finish(

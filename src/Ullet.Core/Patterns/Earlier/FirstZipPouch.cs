@@ -38,9 +38,17 @@ public sealed class FirstZipPouch : IPattern
 
     public ImmutableArray<HardwareStart> Hardware => [];
 
-    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size) => [];
+    public ImmutableArray<PatternNumber> FromHardware(string hardware, double size, PatternNumbers asked) => [];
 
-    public Refusal? Check(PatternNumbers numbers) => Now.Check(numbers);
+    public Refusal? Check(PatternNumbers numbers) =>
+        numbers["height"] - numbers["drop"] < 50
+            ? new Refusal(
+                "zip-too-low",
+                "drop",
+                $"The zip lies {numbers["drop"]:0.#} mm below the top edge of a pouch {numbers["height"]:0.#} mm high: at least 50 mm "
+                    + $"must be left below it, so it may lie up to {numbers["height"] - 50:0.#} mm down."
+            )
+            : null;
 
     public PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff)
     {
@@ -58,15 +66,13 @@ public sealed class FirstZipPouch : IPattern
                 new PatternPanel("p-front", "front panel", ZipPouchParts.TopStitchUpper.Line, Area(lower)),
                 new PatternPanel("p-top", "top panel", ZipPouchParts.TopStitchUpper.Line, Area(upper)),
             ],
-            ZipPouch.Places(seam, below),
-            ZipPouch.Cloths(
+            FirstZipPouchCloths.Places(seam, below),
+            FirstZipPouchCloths.Of(
                 stuff,
                 seam,
                 cut,
                 (lower, upper),
-                (lower, upper),
                 seam.Width + (2 * TapeEnds),
-                PatternCloths.Stabiliser,
                 Motifs.ClothOf(this, use, stuff)
             ),
             [
@@ -146,7 +152,7 @@ public sealed class FirstZipPouch : IPattern
     private static IEnumerable<Element> Zones(Box seam, double zip)
     {
         var (lay, open) = (ZipPouchHands.LayZip.Step, ZipPouchHands.OpenZip.Step);
-        yield return ZipPouch.Zone(
+        yield return PouchZones.Zone(
             "teeth",
             "Zip teeth",
             Box.Centred(seam.Width + 10, ZipPouch.Teeth).Moved(0, zip),
@@ -157,13 +163,13 @@ public sealed class FirstZipPouch : IPattern
             }
         );
         var slider = Box.Centred(14, 16);
-        yield return ZipPouch.Zone(
+        yield return PouchZones.Zone(
             "slider-shut",
             "Zip slider, shut",
             slider.Moved(seam.MaxX + 14, zip),
             new ZoneMaking { From = lay, Until = open }
         );
-        yield return ZipPouch.Zone(
+        yield return PouchZones.Zone(
             "slider-open",
             "Zip slider, open",
             slider.Moved(seam.MaxX - (Opened * seam.Width), zip),

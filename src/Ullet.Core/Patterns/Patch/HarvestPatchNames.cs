@@ -14,5 +14,6 @@ internal static class HarvestPatchHands
     internal static readonly PatternHand CutOut = new("cut-out");
     internal static readonly PatternHand LayBacking = new("lay-backing");
     internal static readonly PatternHand LayPatch = new("lay-patch");
+    internal static readonly PatternHand PressBack = new("press-back");
     internal static readonly PatternHand TrimBoth = new("trim-both");
 }

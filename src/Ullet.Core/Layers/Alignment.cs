@@ -1,0 +1,13 @@
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Layers;
+
+/// <summary>What hands hold something against.</summary>
+/// <param name="Line">The step whose line it is; null for a layer's edge.</param>
+/// <param name="LayerId">The layer whose edge it is; null for a line.</param>
+/// <param name="Distance">How far from it, mm; 0 on it.</param>
+public sealed record Alignment(StepKey? Line, string? LayerId = null, double Distance = 0)
+{
+    /// <summary>So much of it must be seen, a share: marks at its ends are enough for some.</summary>
+    public double LeastSeen { get; init; } = 0.5;
+}
