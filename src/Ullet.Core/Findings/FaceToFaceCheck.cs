@@ -36,7 +36,12 @@ internal sealed class FaceToFaceCheck : ICheck
             yield break;
         }
         var seam = closed.MaxBy(sewn => Area(Box.Of(sewn.Points)));
-        var inside = new AreaIndex([new Region(Ring.Of(seam.Points), [])]);
+        var outline = seam.Step.Stage.Outline;
+        var inside = new AreaIndex(
+            outline.Lines.MaxBy(line => line.Bounds().Width) is { } line
+                ? [new Region(Ring.Of(line.Flatten()), [])]
+                : outline.Flatten()
+        );
         foreach (var (step, at, points) in closed.Where(sewn => sewn.Step.Key != seam.Step.Key))
         {
             Budget.Spend();

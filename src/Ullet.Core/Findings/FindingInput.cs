@@ -80,6 +80,7 @@ public static class Checks
         new FoldCheck(),
         new UnsewnLayerCheck(),
         new HeatCheck(),
+        new BehindCheck(),
         new PanelEdgeCheck(),
         new HolesCheck(),
         new EdgeCoveredCheck(),

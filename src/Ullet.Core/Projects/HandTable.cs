@@ -27,6 +27,9 @@ public sealed record HandRow(
 
     /// <summary>True where a layer goes out of the hoop with it.</summary>
     public bool TakesAway { get; init; }
+
+    /// <summary>True where the hoop usually comes off the machine for it.</summary>
+    public bool HoopOff { get; init; }
 }
 
 /// <summary>All kinds of hand steps, a row each.</summary>
@@ -34,11 +37,14 @@ public static class HandTable
 {
     public static readonly ImmutableArray<HandRow> All =
     [
-        new(HandKind.HoopUp, "hoop-up", "hoop up", 180, false, "Make the hoop up with what is sewn on."),
+        new(HandKind.HoopUp, "hoop-up", "hoop up", 180, false, "Make the hoop up with what is sewn on.") { HoopOff = true },
         new(HandKind.Lay, "lay", "lay", 45, false, "Lay a cloth on top.") { Lays = true },
-        new(HandKind.Trim, "trim", "trim", 150, false, "Cut a cloth back along a stitched line, in the hoop."),
-        new(HandKind.Finish, "finish", "finish", 120, false, "Take the work out of the hoop and make it tidy."),
-        new(HandKind.CutOut, "cut-out", "cut out", 120, false, "Cut a piece out along a line, out of the hoop."),
+        new(HandKind.Trim, "trim", "trim", 150, false, "Cut a cloth back along a stitched line, in the hoop.")
+        {
+            HoopOff = true,
+        },
+        new(HandKind.Finish, "finish", "finish", 120, false, "Take the work out of the hoop and make it tidy.") { HoopOff = true },
+        new(HandKind.CutOut, "cut-out", "cut out", 120, false, "Cut a piece out along a line, out of the hoop.") { HoopOff = true },
         new(HandKind.Fold, "fold", "fold", 60, false, "Fold a layer over along a seam."),
         new(
             HandKind.LayBehind,
@@ -51,6 +57,7 @@ public static class HandTable
         {
             Lays = true,
             LaysBehind = true,
+            HoopOff = true,
         },
         new(
             HandKind.OpenZip,
@@ -77,8 +84,8 @@ public static class HandTable
         {
             TakesAway = true,
         },
-        new(HandKind.Press, "press", "press", 60, true, "Press flat with an iron."),
-        new(HandKind.Turn, "turn", "turn", 180, false, "Turn the work right side out."),
+        new(HandKind.Press, "press", "press", 60, true, "Press flat with an iron.") { HoopOff = true },
+        new(HandKind.Turn, "turn", "turn", 180, false, "Turn the work right side out.") { HoopOff = true },
         new(
             HandKind.ChangeBobbin,
             "change-bobbin",

@@ -79,6 +79,21 @@ public sealed record UserHandStep(string Id, HandKind Kind, string Text)
     /// <summary>The area that it takes; null for the whole field.</summary>
     public ElementBox? Area { get; init; }
 
+    /// <summary>The element that the cloth is as large as; null for <see cref="Area"/>.</summary>
+    public string? AreaOf { get; init; }
+
+    /// <summary>So much more on every side than that element, mm; 0 to 200.</summary>
+    public double AreaMore { get; init; }
+
+    /// <summary>What the cloth is to the finished thing; null to go by its kind.</summary>
+    public Layers.LayerRole? Role { get; init; }
+
+    /// <summary>The step to whose line hands align it; null for none.</summary>
+    public StepKey? AlignedTo { get; init; }
+
+    /// <summary>How far from that line, mm; 0 to 200.</summary>
+    public double AlignDistance { get; init; }
+
     public bool FaceDown { get; init; }
 
     /// <summary>True to lay it beneath everything that is hooped.</summary>

@@ -42,7 +42,7 @@ internal static class StepGathering
             .Select(pair => (pair.Act, pair.Step!))
             .ToImmutableArray();
         var own = project
-            .RunSheet.Hands.Select(RunStep (hand) => UserHand(project, hand))
+            .RunSheet.Hands.Select(RunStep (hand) => OwnHands.Step(project, hand))
             .Where(IsOn)
             .ToImmutableArray();
         return (new OrderFacts(project, units, Frame(project, plan, units, own), plan, acts), [.. off]);
@@ -111,40 +111,6 @@ internal static class StepGathering
         }
         var all = string.Join(" and ", names).ToLowerInvariant();
         return char.ToUpperInvariant(all[0]) + all[1..];
-    }
-
-    private static HandStep UserHand(Project project, UserHandStep hand)
-    {
-        var changes = ImmutableArray.CreateBuilder<LayerChange>();
-        if (project.FindCloth(hand.ClothId) is { } cloth)
-        {
-            var hoop = project.Hooping.Hoop;
-            var area = hand.Area is { } box
-                ? Box.Centred(box.Width, box.Height)
-                : Box.Centred(hoop.FieldWidth, hoop.FieldHeight);
-            var ring = Ring.Of([
-                new(area.MinX + (hand.Area?.X ?? 0), area.MinY + (hand.Area?.Y ?? 0)),
-                new(area.MaxX + (hand.Area?.X ?? 0), area.MinY + (hand.Area?.Y ?? 0)),
-                new(area.MaxX + (hand.Area?.X ?? 0), area.MaxY + (hand.Area?.Y ?? 0)),
-                new(area.MinX + (hand.Area?.X ?? 0), area.MaxY + (hand.Area?.Y ?? 0)),
-            ]);
-            changes.Add(
-                new LayerLaid(hand.Id, cloth.Name, cloth, !hand.FaceDown, [new Region(ring, [])])
-                {
-                    IsBeneath = hand.IsBeneath,
-                    Role = cloth.IsSurface() ? LayerRole.Outer : LayerRole.Inner,
-                }
-            );
-        }
-        if (hand.LayerId is { } layer)
-        {
-            changes.Add(new LayerRemoved(layer));
-        }
-        var work = new HandWork(hand.Kind, "hand", hand.Text, hand.Warning, hand.HoopOff, changes.ToImmutable())
-        {
-            Check = hand.Check,
-        };
-        return Hand(project, hand.Id, "By hand", work);
     }
 
     /// <summary>Pieces and lines from the bottom of the stack, each with its steps in its making's order.</summary>

@@ -117,7 +117,16 @@ public sealed record ClothChoice(
 /// <param name="Lays">True where a cloth may come into the hoop with it.</param>
 /// <param name="LaysBehind">True where it is laid on the hoop's back.</param>
 /// <param name="TakesAway">True where a layer goes out of the hoop with it.</param>
-public sealed record HandChoice(HandKind Id, string Name, string Sentence, bool Lays, bool LaysBehind, bool TakesAway);
+/// <param name="HoopOff">True where the hoop usually comes off for it.</param>
+public sealed record HandChoice(
+    HandKind Id,
+    string Name,
+    string Sentence,
+    bool Lays,
+    bool LaysBehind,
+    bool TakesAway,
+    bool HoopOff
+);
 
 /// <summary>A stage of a method as it is called there.</summary>
 /// <param name="Role">The stage.</param>
@@ -232,7 +241,8 @@ internal static class ReferenceEndpoints
                     row.Sentence,
                     row.Lays,
                     row.LaysBehind,
-                    row.TakesAway
+                    row.TakesAway,
+                    row.HoopOff
                 )),
         ],
         Range(StitchRanges.CoverWidth, StitchDefaults.CoverWidth),

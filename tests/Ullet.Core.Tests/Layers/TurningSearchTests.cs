@@ -43,6 +43,7 @@ public sealed class TurningSearchTests
             { "paper that was not taken out", TurningAnswer.Through, "through the gap in the seam", 60, "" },
             { "quilted rug", TurningAnswer.Through, "through the gap in the seam", 64, "" },
             { "lined pouch", TurningAnswer.Through, "through the gap in the lining, then through the zip", 70, "" },
+            { "lined pouch, zip sewn across its open part", TurningAnswer.Through, "through the gap in the lining, then through the zip", 40, "" },
             { "lined pouch, its gap closed", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lined pouch, zip shut", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lined pouch, no slot", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
@@ -177,6 +178,7 @@ public sealed class TurningSearchTests
             "lined pouch, zip shut" => Pouch((-35, 35), (0, 0), hasSlot: true),
             "lined pouch, no slot" => Pouch((-35, 35), (-40, 40), hasSlot: false),
             "lined pouch, zip open a little" => Pouch((-35, 35), (6, 40), hasSlot: true),
+            "lined pouch, zip sewn across its open part" => Pouch((-35, 35), (-40, 40), hasSlot: true, bar: 0),
             "quick pouch" => QuickPouch(),
             _ => throw new ArgumentException($"Nothing is called {name}.", nameof(name)),
         };
@@ -212,14 +214,19 @@ public sealed class TurningSearchTests
         return hasSlot ? maker.Cut("stabiliser", new Box(-50, -25, 50, -15)) : maker;
     }
 
-    private static SewnLayers Pouch((double From, double To)? gap, (double From, double To) open, bool hasSlot)
+    private static SewnLayers Pouch((double From, double To)? gap, (double From, double To) open, bool hasSlot, double? bar = null)
     {
         var maker = Zipped(hasSlot)
             .Lay("lower lining", LayerRole.Lining, false, new Box(-70, -12, 70, 50), behind: true)
             .Lay("upper lining", LayerRole.Lining, false, new Box(-70, -50, 70, -28), behind: true)
             .Sew("lower line", new(-65, -8), new(65, -8))
             .Sew("upper line", new(-65, -32), new(65, -32))
-            .Open("tape", open.From, open.To, -20)
+            .Open("tape", open.From, open.To, -20);
+        if (bar is { } x)
+        {
+            maker.Sew("bar", new(x, -26), new(x, -14));
+        }
+        maker
             .Lay("back", LayerRole.Outer, false)
             .SewRound("closing seam 1")
             .Lay("back lining", LayerRole.Lining, true, behind: true);

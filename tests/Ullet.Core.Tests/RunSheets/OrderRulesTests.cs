@@ -1,6 +1,10 @@
+using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Findings;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
 using Ullet.Core.Tests.Patterns;
@@ -26,6 +30,7 @@ public sealed class OrderRulesTests
                 work.Findings,
                 finding => finding.Code is "order-broken" or "stop-missing" or "zip-not-opened"
             );
+            AssertNothingSewnIntoWaste(work, seed);
             var keys = work.RunSheet.Steps.Select(step => step.Key).ToList();
             Assert.Equal(keys.Count, keys.Distinct().Count());
             foreach (var piece in work.Pieces)
@@ -254,6 +259,50 @@ public sealed class OrderRulesTests
     }
 
     /// <summary>Pieces and lines on an open ground, or on one of the patterns: panels, zips, linings, backs.</summary>
+    /// <summary>By plain winding numbers over the program: no needle point of another cloth's piece lies where a layer is cut away later.
+    /// Two cloths hooped over the whole field can't be had without, nor what lies beside a patch on its cloth; a finding says so.</summary>
+    private static void AssertNothingSewnIntoWaste(Ullet.Core.Evaluation.Evaluated work, int seed)
+    {
+        if (work.Findings.Any(finding => finding.Code == "sewn-into-waste"))
+        {
+            Assert.True(
+                work.Pieces.Any(piece => piece.Part.Element.Method == Method.LaidFirst)
+                    || work.Project.Pattern?.PatternId == "harvest-patch",
+                $"seed {seed}: {work.Findings.First(finding => finding.Code == "sewn-into-waste").Words} of "
+                    + string.Join(", ", work.RunSheet.Steps.Select(step => step.Key))
+            );
+            return;
+        }
+        var steps = work.Program.Steps;
+        for (var trim = 0; trim < steps.Length; trim++)
+        {
+            foreach (var cut in ((steps[trim] as ProgramHands)?.Changes ?? []).OfType<LayerTrimmed>())
+            {
+                var cloth = work.Pieces.FirstOrDefault(piece => piece.Part.LayerId == cut.LayerId)?.Cloth.Id;
+                for (var i = 0; i < trim && cloth is not null; i++)
+                {
+                    var layer = work.Layers[i].FirstOrDefault(known => known.Id == cut.LayerId);
+                    var own = work.Pieces.FirstOrDefault(piece => piece.Part.Element.Id == steps[i].Key.OwnerId)?.Cloth.Id;
+                    if (layer is null || own == cloth || steps[i] is not ProgramStitches sewn)
+                    {
+                        continue;
+                    }
+                    Assert.True(
+                        !sewn.OwnPoints().Any(at => Deep(layer.Area, at) && !Holds(cut.Area, at) && Far(cut.Area, at)),
+                        $"seed {seed}: {steps[i].Key} in the waste of {cut.LayerId}"
+                    );
+                }
+            }
+        }
+    }
+
+    private static bool Holds(ImmutableArray<Region> area, Point at) =>
+        area.Any(region => region.Shell.Winding(at) != 0 && region.Holes.All(hole => hole.Winding(at) == 0));
+
+    private static bool Far(ImmutableArray<Region> area, Point at) => RegionOverlay.DistanceToRings(area, at) > 1.2;
+
+    private static bool Deep(ImmutableArray<Region> area, Point at) => Holds(area, at) && Far(area, at);
+
     private static Project RandomProject(Random random)
     {
         string[] patterns = ["zip-pouch", "mug-rug", "harvest-patch"];

@@ -21,12 +21,18 @@ public sealed record SetHandStep : Edit
                 Words(Hand.Text, "text", isNeeded: true)
                 ?? Words(Hand.Warning, "warning", isNeeded: false)
                 ?? Words(Hand.Check, "check", isNeeded: false)
+                ?? Limits.CheckRange(Hand.AreaMore, 0, 200, "mm", "What the cloth is larger by", "areaMore")
+                ?? Limits.CheckRange(Hand.AlignDistance, 0, 200, "mm", "The distance from the line", "alignDistance")
                 ?? (Hand.Area is { } area ? Limits.CheckBox(area, "the cloth") : null)
             ) is
             { } refusal
         )
         {
             return refusal;
+        }
+        if (Hand.AreaOf is { } element && project.Find(element) is null)
+        {
+            return EditRefusals.NoElement(element);
         }
         if (Hand.ClothId is not null && project.FindCloth(Hand.ClothId) is null)
         {

@@ -100,6 +100,7 @@ export type RunSheet = Schemas["RunSheetDto"];
 export type Turning = Schemas["TurningDto"];
 export type UserHandStep = Schemas["UserHandStep"];
 export type HandKind = Schemas["HandKind"];
+export type LayerRole = Schemas["LayerRole"];
 export type Pattern = Schemas["PatternDto"];
 export type PatternDrawing = Schemas["PatternDrawingDto"];
 export type ProjectPattern = Schemas["ProjectPatternDto"];

@@ -112,6 +112,20 @@ export function useEdits(projectId: string) {
       if (added.length) useView.getState().select(added);
       return ok;
     };
+    /** Makes an edit that adds a step, and points at it. */
+    const addStep = async (wish: Edit) => {
+      let added: string | undefined;
+      const ok = await run(async (before) => {
+        const answer = await answered(
+          api.POST("/api/projects/{id}/edits", { ...path, body: { head: before.head, edit: wish } }),
+        );
+        const known = new Set(before.steps.map((step) => step.key));
+        added = answer.scene?.steps.find((step) => !known.has(step.key))?.key;
+        return answer;
+      });
+      if (added) useView.getState().pointAt(added);
+      return ok;
+    };
     const undo = () =>
       run(({ head }) => answered(api.POST("/api/projects/{id}/undo", { ...path, body: { head } })));
     const redo = () =>
@@ -152,7 +166,7 @@ export function useEdits(projectId: string) {
       useView.getState().setPreview(null);
     };
 
-    return { edit, add, undo, redo, mend, preview, forgetPreview };
+    return { edit, add, addStep, undo, redo, mend, preview, forgetPreview };
   }, [projectId, queries]);
 }
 

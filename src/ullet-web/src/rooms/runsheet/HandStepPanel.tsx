@@ -1,7 +1,15 @@
 import { useState } from "react";
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import type { HandKind, OrderedStep, Scene, UserHandStep } from "../../api/client";
+import {
+  isOrdered,
+  type HandKind,
+  type LayerRole,
+  type OrderedStep,
+  type Scene,
+  type UserHandStep,
+} from "../../api/client";
+import { LengthField } from "../../parts/fields/LengthField";
 import { Choice } from "../../parts/fields/Choice";
 import { PlainField } from "../../parts/fields/PlainField";
 import { FormPanel } from "../../parts/FormPanel";
@@ -30,11 +38,31 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
   const [faceDown, setFaceDown] = useState(hand?.faceDown ?? false);
   const [isBeneath, setIsBeneath] = useState(hand?.isBeneath ?? false);
   const [layerId, setLayerId] = useState(hand?.layerId ?? "");
+  const [areaOf, setAreaOf] = useState(hand?.areaOf ?? (hand?.area ? "typed" : ""));
+  const [areaMore, setAreaMore] = useState(hand?.areaMore ?? 15);
+  const [area, setArea] = useState(
+    hand?.area ?? {
+      x: 0,
+      y: 0,
+      width: scene.hooping.fieldWidth,
+      height: scene.hooping.fieldHeight,
+      rotation: 0,
+    },
+  );
+  const [role, setRole] = useState(hand?.role ?? "");
+  const [alignedTo, setAlignedTo] = useState(hand?.alignedTo ? String(hand.alignedTo) : "");
+  const [alignDistance, setAlignDistance] = useState(hand?.alignDistance ?? 0);
+  const [place, setPlace] = useState(after?.key ?? "");
+  const ordered = scene.steps.filter(isOrdered);
+  const length = (label: string, value: number, onTyped: (value: number) => void) => (
+    <LengthField label={label} value={value} unit={scene.unit} onTyped={onTyped} />
+  );
   const chosen = kinds.find((known) => known.id === kind);
   const { lays = false, laysBehind = false, takesAway = false } = chosen ?? {};
 
   const save = async () => {
-    const done = await edits.edit({
+    const make = hand ? edits.edit : edits.addStep;
+    const done = await make({
       edit: "setHandStep",
       hand: {
         id: hand?.id ?? "",
@@ -44,12 +72,17 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
         check: check || null,
         hoopOff,
         clothId: lays && clothId ? clothId : null,
-        area: hand?.area ?? null,
+        area: lays && areaOf === "typed" ? area : null,
+        areaOf: lays && areaOf && areaOf !== "typed" ? areaOf : null,
+        areaMore,
+        role: lays && role ? (role as LayerRole) : null,
+        alignedTo: lays && alignedTo ? alignedTo : null,
+        alignDistance,
         faceDown: lays && faceDown,
         isBeneath: laysBehind || (lays && isBeneath),
         layerId: takesAway && layerId ? layerId : null,
       },
-      after: after?.key ?? null,
+      after: place || null,
     });
     if (done) onClose();
   };
@@ -62,16 +95,23 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
       onClose={onClose}
     >
       <div className="min-h-0 space-y-3 overflow-y-auto">
-        {hand || !after ? null : (
-          <p className="text-[14px] text-muted">
-            It goes after “{after.ownerName}, {after.role}”.
-          </p>
+        {hand ? null : (
+          <Choice
+            label="It goes after"
+            value={place}
+            options={ordered.map((step) => ({ value: step.key, label: `${step.ownerName}, ${step.role}` }))}
+            onChosen={setPlace}
+          />
         )}
         <Choice
           label="What hands do"
           value={kind}
           options={kinds.map(({ id, name }) => ({ value: id, label: name }))}
-          onChosen={(value) => setKind(kinds.find((known) => known.id === value)?.id ?? "freeText")}
+          onChosen={(value) => {
+            const next = kinds.find((known) => known.id === value);
+            setKind(next?.id ?? "freeText");
+            setHoopOff(next?.hoopOff ?? false);
+          }}
         />
         <PlainField label="In a sentence" value={text} onChange={setText} />
         {lays ? (
@@ -85,6 +125,53 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
               ]}
               onChosen={setClothId}
             />
+            {clothId ? (
+              <div className="grid grid-cols-2 gap-x-2 gap-y-2">
+                <Choice
+                  label="How large it is"
+                  value={areaOf}
+                  options={[
+                    { value: "", label: "the whole field" },
+                    { value: "typed", label: "as typed" },
+                    ...scene.elements.map(({ id, name }) => ({ value: id, label: `as ${name} and more` })),
+                  ]}
+                  onChosen={setAreaOf}
+                />
+                <Choice
+                  label="In the finished thing"
+                  value={role}
+                  options={[
+                    { value: "", label: "as its kind says" },
+                    { value: "outer", label: "its right side is outside" },
+                    { value: "lining", label: "its right side is inside" },
+                    { value: "inner", label: "stays between" },
+                    { value: "takenOut", label: "comes out again" },
+                  ]}
+                  onChosen={setRole}
+                />
+                {areaOf && areaOf !== "typed" ? length("More on every side", areaMore, setAreaMore) : null}
+                {areaOf === "typed" ? (
+                  <>
+                    {length("Cloth, width", area.width, (width) => setArea((now) => ({ ...now, width })))}
+                    {length("Cloth, height", area.height, (height) => setArea((now) => ({ ...now, height })))}
+                    {length("Middle, right", area.x, (x) => setArea((now) => ({ ...now, x })))}
+                    {length("Middle, down", area.y, (y) => setArea((now) => ({ ...now, y })))}
+                  </>
+                ) : null}
+                <Choice
+                  label="Aligned to"
+                  value={alignedTo}
+                  options={[
+                    { value: "", label: "nothing" },
+                    ...ordered
+                      .filter((step) => step.kind === "stitch")
+                      .map((step) => ({ value: step.key, label: `${step.ownerName}, ${step.role}` })),
+                  ]}
+                  onChosen={setAlignedTo}
+                />
+                {alignedTo ? length("Distance from it", alignDistance, setAlignDistance) : null}
+              </div>
+            ) : null}
             <Tick label="Face down" checked={faceDown} onChanged={setFaceDown} />
             {laysBehind ? null : (
               <Tick label="Beneath everything that is hooped" checked={isBeneath} onChanged={setIsBeneath} />

@@ -1,0 +1,87 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.RunSheets;
+
+/// <summary>Hand steps of the user's own as steps of the run sheet.</summary>
+internal static class OwnHands
+{
+    internal static HandStep Step(Project project, UserHandStep hand)
+    {
+        var work = new HandWork(
+            hand.Kind,
+            UserHandStep.StageWord,
+            hand.Text + Alignment(project, hand),
+            hand.Warning,
+            hand.HoopOff,
+            [.. Changes(project, hand)]
+        )
+        {
+            Check = hand.Check,
+            AlignsTo = hand.AlignedTo is { } line ? [new Alignment(line, Distance: hand.AlignDistance)] : [],
+        };
+        return StepGathering.Hand(project, hand.Id, "By hand", work);
+    }
+
+    private static IEnumerable<LayerChange> Changes(Project project, UserHandStep hand)
+    {
+        if (project.FindCloth(hand.ClothId) is { } cloth)
+        {
+            yield return new LayerLaid(
+                hand.Id,
+                cloth.Name,
+                cloth,
+                !hand.FaceDown,
+                [new Region(Ring.Of(AreaOf(project, hand).Corners()), [])]
+            )
+            {
+                IsBeneath = hand.IsBeneath,
+                Role = hand.Role ?? (cloth.IsSurface() ? LayerRole.Outer : LayerRole.Inner),
+            };
+        }
+        if (hand.LayerId is { } layer)
+        {
+            yield return new LayerRemoved(layer);
+        }
+    }
+
+    /// <summary>What its cloth takes: as large as an element and more, as typed, or the whole field; mm.</summary>
+    private static Box AreaOf(Project project, UserHandStep hand)
+    {
+        var hoop = project.Hooping.Hoop;
+        return hand.AreaOf is { } id && project.Find(id) is { } element ? Bounds(element.Box).Grown(hand.AreaMore)
+            : hand.Area is { } box ? Box.Centred(box.Width, box.Height).Moved(box.X, box.Y)
+            : Box.Centred(hoop.FieldWidth, hoop.FieldHeight);
+    }
+
+    /// <summary>The upright box about a turned one.</summary>
+    private static Box Bounds(ElementBox box)
+    {
+        var (sin, cos) = Math.SinCos(box.Rotation * Math.PI / 180);
+        var (width, height) = (
+            Math.Abs(box.Width * cos) + Math.Abs(box.Height * sin),
+            Math.Abs(box.Width * sin) + Math.Abs(box.Height * cos)
+        );
+        return Box.Centred(width, height).Moved(box.X, box.Y);
+    }
+
+    /// <summary>The sentence that says what it is aligned to, with a space before it; nothing where it is not.</summary>
+    private static string Alignment(Project project, UserHandStep hand)
+    {
+        if (hand.AlignedTo is not { } line || project.Find(line.OwnerId) is not { } element)
+        {
+            return "";
+        }
+        var what =
+            element.MadeAs<LineMaking>()?.Purpose
+            ?? StageTable.All.FirstOrDefault(row => row.Key == line.Stage)?.Words
+            ?? "line";
+        var how =
+            hand.AlignDistance > 0
+                ? $"Its edge lies {hand.AlignDistance:0.#} mm from the {what} of {element.Name}."
+                : $"Its edge lies on the {what} of {element.Name}.";
+        return hand.Text.EndsWith('.') ? $" {how}" : $". {how}";
+    }
+}
