@@ -50,6 +50,16 @@ public static class PatternShelf
         return plan.Value;
     }
 
+    /// <summary>What the user added on the panels of a project's pattern.</summary>
+    public static IEnumerable<Element> AdditionsOf(Project project)
+    {
+        var panels = (PlanOf(project)?.Panels ?? []).Select(panel => new AreaIndex(panel.Area)).ToList();
+        return project.Elements.Where(element =>
+            element.PatternPart is null
+            && panels.Exists(panel => panel.Holds(new Point(element.Box.X, element.Box.Y)))
+        );
+    }
+
     /// <summary>The smallest hoop that takes a plan's stitching, also used sideways; null when none does.</summary>
     public static Hoop? SmallestHoop(PatternPlan plan) =>
         Hoop.Catalogue.SelectMany(hoop => new[] { hoop, hoop.Turned() }).FirstOrDefault(hoop => Takes(hoop, plan));

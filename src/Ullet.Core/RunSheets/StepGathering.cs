@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Makings;
 using Ullet.Core.Patterns;

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
-using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -16,6 +15,7 @@ public sealed record Rehearsal(
     double FieldHeight,
     ImmutableArray<string> Cautions,
     ImmutableArray<ProgramThread> Threads,
+    ImmutableArray<RehearsedShape> Shapes,
     ImmutableArray<RehearsedStep> Steps,
     int StitchCount,
     int StopCount,
@@ -40,7 +40,7 @@ public sealed record Rehearsal(
 /// <param name="StitchCount">Needle points.</param>
 /// <param name="TrimCount">Trims.</param>
 /// <param name="Runs">Needle points between trims, flat x, y, x, y, mm.</param>
-/// <param name="Layers">What changes in the hoop.</param>
+/// <param name="Sight">What is seen once it is done.</param>
 public sealed record RehearsedStep(
     int Number,
     StepKind Kind,
@@ -58,16 +58,23 @@ public sealed record RehearsedStep(
     int StitchCount,
     int TrimCount,
     ImmutableArray<ImmutableArray<double>> Runs,
-    ImmutableArray<RehearsedLayer> Layers
+    RehearsedSight Sight
 );
 
-/// <summary>A layer that is laid (with its cloth), or cut back, folded or taken away (without one).</summary>
+/// <summary>A layer as it lies from some step on.</summary>
 /// <param name="LayerId">Names the layer in the file.</param>
-/// <param name="Name">Its name; null when it lies there already.</param>
-/// <param name="Cloth">Its cloth; null when it lies there already.</param>
-/// <param name="FaceUp">Which face; null when it stays as it was.</param>
-/// <param name="Path">The area it takes from here on, SVG path data, mm; empty when it is taken away.</param>
-public sealed record RehearsedLayer(string LayerId, string? Name, Cloth? Cloth, bool? FaceUp, string Path);
+/// <param name="Name">Its name.</param>
+/// <param name="Cloth">Its cloth.</param>
+/// <param name="FaceUp">Which face is up, seen from the front.</param>
+/// <param name="Path">The area it takes, SVG path data, mm.</param>
+public sealed record RehearsedShape(string LayerId, string Name, Cloth Cloth, bool FaceUp, string Path);
+
+/// <summary>What is seen of the work.</summary>
+/// <param name="IsBack">True from the back, the hoop turned over about its upright middle.</param>
+/// <param name="IsOut">True once the work is out of the hoop.</param>
+/// <param name="Things">What is drawn, one over the other: from 0 a shape, below 0 the thread of the step -1 - number, counted from 0.</param>
+/// <param name="Clip">Only what lies in it is there, SVG path data; empty for all of it.</param>
+public sealed record RehearsedSight(bool IsBack, bool IsOut, ImmutableArray<int> Things, string Clip);
 
 /// <summary>Top thread that goes through the needle, m, with what stitches take for their depth.</summary>
 public sealed record ThreadUse(int Thread, string Name, double Metres);
@@ -81,25 +88,18 @@ public static class StandInMachine
     public static Rehearsal Run(StitchProgram file)
     {
         var seconds = StepTimes.Of(file);
-        var behind = file
-            .Steps.OfType<ProgramHands>()
-            .SelectMany(hands => hands.Changes)
-            .OfType<LayerLaid>()
-            .Where(laid => laid.IsBeneath)
-            .Select(laid => laid.LayerId)
-            .ToHashSet(StringComparer.Ordinal);
+        var sights = HoopSights.Of(file);
         var metres = new double[file.Threads.Length + 1];
         var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
-        LayerLaid? beneath = null;
         for (var i = 0; i < file.Steps.Length; i++)
         {
             Budget.Spend();
-            beneath = Beneath(file.Steps[i]) ?? beneath;
+            var sight = Shown(sights.Steps[i]);
             steps.Add(
                 file.Steps[i] switch
                 {
-                    ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres),
-                    ProgramHands hands => Wait(i + 1, hands, seconds[i], beneath, behind),
+                    ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres, sight),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i], sight),
                     _ => throw new InvalidOperationException("Unknown kind of step."),
                 }
             );
@@ -110,6 +110,15 @@ public static class StandInMachine
             file.FieldHeight,
             file.Cautions,
             file.Threads,
+            [
+                .. sights.Shapes.Select(shape => new RehearsedShape(
+                    shape.Layer.Id,
+                    shape.Layer.Name,
+                    shape.Layer.Cloth,
+                    shape.Layer.FaceUp,
+                    PathText.Of(shape.Layer.Area)
+                )),
+            ],
             steps.ToImmutable(),
             file.StitchCount,
             file.StopCount,
@@ -118,11 +127,16 @@ public static class StandInMachine
         );
     }
 
-    /// <summary>The cloth that a step lays beneath, the last one; null for none.</summary>
-    private static LayerLaid? Beneath(ProgramStep step) =>
-        (step as ProgramHands)?.Changes.OfType<LayerLaid>().LastOrDefault(laid => laid.IsBeneath);
+    private static RehearsedSight Shown(HoopSight sight) =>
+        new(sight.IsBack, sight.IsOut, sight.Things, sight.Clip.IsEmpty ? "" : PathText.Of(sight.Clip));
 
-    private static RehearsedStep Sew(int number, ProgramStitches step, double seconds, double[] metres)
+    private static RehearsedStep Sew(
+        int number,
+        ProgramStitches step,
+        double seconds,
+        double[] metres,
+        RehearsedSight sight
+    )
     {
         var runs = ImmutableArray.CreateBuilder<ImmutableArray<double>>();
         var run = ImmutableArray.CreateBuilder<double>();
@@ -169,22 +183,15 @@ public static class StandInMachine
             step.StitchCount,
             step.TrimCount,
             runs.ToImmutable(),
-            []
+            sight
         );
     }
 
     /// <param name="number">From 1.</param>
     /// <param name="step">The file's step.</param>
     /// <param name="seconds">How long it takes.</param>
-    /// <param name="beneath">The cloth that lies under the hooped one; a window shows it.</param>
-    /// <param name="behind">The layers that lie on the back; they are not seen from above.</param>
-    private static RehearsedStep Wait(
-        int number,
-        ProgramHands step,
-        double seconds,
-        LayerLaid? beneath,
-        HashSet<string> behind
-    ) =>
+    /// <param name="sight">What is seen once it is done.</param>
+    private static RehearsedStep Wait(int number, ProgramHands step, double seconds, RehearsedSight sight) =>
         new(
             number,
             StepKind.Hand,
@@ -202,50 +209,6 @@ public static class StandInMachine
             0,
             0,
             [],
-            [
-                .. step
-                    .Changes.Where(change => IsSeen(change) && !behind.Contains(change.LayerId))
-                    .Select(change =>
-                        change switch
-                        {
-                            LayerOpened opened => new RehearsedLayer(
-                                beneath?.LayerId ?? opened.LayerId,
-                                beneath?.Name,
-                                beneath?.Cloth,
-                                beneath?.FaceUp,
-                                PathText.Of(opened.Area)
-                            ),
-                            LayerLaid laid => new RehearsedLayer(
-                                laid.LayerId,
-                                laid.Name,
-                                laid.Cloth,
-                                laid.FaceUp,
-                                PathText.Of(laid.Area)
-                            ),
-                            LayerFolded folded => new RehearsedLayer(
-                                folded.LayerId,
-                                null,
-                                null,
-                                folded.FaceUp,
-                                PathText.Of(folded.Area)
-                            ),
-                            LayerRemoved removed => new RehearsedLayer(removed.LayerId, null, null, null, ""),
-                            LayerTrimmed trimmed => new RehearsedLayer(
-                                trimmed.LayerId,
-                                null,
-                                null,
-                                null,
-                                PathText.Of(trimmed.Area)
-                            ),
-                            _ => throw new InvalidOperationException("Unknown change of layers."),
-                        }
-                    ),
-            ]
+            sight
         );
-
-    /// <summary>True for what changes the picture from above: not for what is laid behind, a slot under other layers, or a zip that is
-    /// opened.</summary>
-    private static bool IsSeen(LayerChange change) =>
-        change
-            is not (LayerLaid { IsBeneath: true } or LayerOpened { LayerId: not HandWork.GroundLayer } or LayerParted or WorkCutOut);
 }

@@ -61,6 +61,7 @@ public sealed record PatternDrawingDto(
 /// <param name="FillIns">Its words and motifs.</param>
 /// <param name="Cloths">What it is made of.</param>
 /// <param name="Advice">Stabiliser, needle, seam allowance, a sentence each.</param>
+/// <param name="Additions">The names of what the user added on its panels.</param>
 public sealed record ProjectPatternDto(
     string Id,
     string Name,
@@ -68,7 +69,8 @@ public sealed record ProjectPatternDto(
     ImmutableArray<PatternChosenDto> Choices,
     ImmutableArray<PatternFilledDto> FillIns,
     ImmutableArray<ClothNeedDto> Cloths,
-    ImmutableArray<string> Advice
+    ImmutableArray<string> Advice,
+    ImmutableArray<string> Additions
 );
 
 /// <summary>A size or a count with its value.</summary>
@@ -172,7 +174,8 @@ internal static class PatternDtos
                     need.Advice
                 )),
             ],
-            plan?.Advice ?? []
+            plan?.Advice ?? [],
+            [.. PatternShelf.AdditionsOf(project).Select(element => element.Name)]
         );
 
         bool IsAsked(PatternCondition? only) =>

@@ -168,6 +168,28 @@ public sealed class PatternTests
         static Point Middle(PatternPanel panel) => Box.Of(panel.Area[0].Shell.Points).Centre;
     }
 
+    [Theory]
+    [InlineData(AdditionsFate.WithMiddle, 40, 20, 20)]
+    [InlineData(AdditionsFate.WithEdge, 70, 45, 20)]
+    [InlineData(AdditionsFate.Grow, 40 * 240 / 180.0, 20 * 180 / 130.0, 20 * 240 / 180.0)]
+    [InlineData(AdditionsFate.Stay, 40, 20, 20)]
+    public void Resize_DoesWithAdditionsWhatWasChosen(AdditionsFate fate, double x, double y, double width)
+    {
+        var rug = SampleProject.Apply(
+            PatternSamples.Make("mug-rug"),
+            new AddPiece { Shape = new HeartShape(), Box = new ElementBox(40, 20, 20, 20, 0) },
+            PatternSamples.Use("mug-rug", ("width", 240), ("height", 180)) with
+            {
+                Additions = fate,
+            }
+        );
+        var box = rug.Find("e1")!.Box;
+        Assert.Equal(x, box.X, 0.01);
+        Assert.Equal(y, box.Y, 0.01);
+        Assert.Equal(width, box.Width, 0.01);
+        Assert.Contains(PatternShelf.AdditionsOf(rug), element => element.Id == "e1");
+    }
+
     [Fact]
     public void CopiesAndFrozenFillIns_AreTheUsersOwn_AndSurviveASize()
     {
@@ -229,6 +251,80 @@ public sealed class PatternTests
         );
         Assert.Equal(("Bo", "Bo"), (project.Find("p-name")!.Words().Text, project.Pattern!.TextOf("name")));
     }
+
+    [Fact]
+    public void WordsThatDifferFromPatchToPatch_AndWordsOfTwoLines_StayWhenItIsMadeAnew()
+    {
+        var patches = SampleProject.Apply(
+            PatternSamples.Make("harvest-patch", ("width", 60), ("across", 2)),
+            new SetText { ElementId = "p-words-2", Text = "Bo\nB" },
+            PatternSamples.Use("harvest-patch", ("height", 100))
+        );
+        Assert.Equal("Plot 14", patches.Find("p-words")!.Words().Text);
+        Assert.Equal("Bo\nB", patches.Find("p-words-2")!.Words().Text);
+        Assert.Equal(StitchOrder.Together, patches.RunSheet.Order);
+        // Asked for by itself, all say the same again.
+        var all = PatternSamples.Filled(patches, "words", "Al");
+        Assert.Equal(("Al", "Al"), (all.Find("p-words")!.Words().Text, all.Find("p-words-2")!.Words().Text));
+    }
+
+    [Fact]
+    public void AnOwnForm_IsThePatternsOutline_UnlessItIsNoOutline()
+    {
+        var pouch = SampleProject.Apply(
+            PatternSamples.Make("mug-rug"),
+            new AddPiece { Shape = new LeafShape(), Box = new ElementBox(300, 0, 40, 60, 0) },
+            PatternSamples.Use("mug-rug") with
+            {
+                OutlineOf = "e1",
+            }
+        );
+        Assert.Equal("own", pouch.Pattern!.ChoiceOf("outline"));
+        Assert.IsType<LeafShape>(pouch.Pattern.Outline);
+        Assert.Equal("through the gap in the seam", SampleProject.Evaluate(pouch).Turning!.WayWords);
+        Assert.Equal(
+            "outline-missing",
+            SampleProject
+                .Refused(
+                    PatternSamples.Make("mug-rug"),
+                    PatternSamples.Use("mug-rug") with
+                    {
+                        Choices = [new PatternPick("outline", "own")],
+                    }
+                )
+                .Code
+        );
+        Assert.Equal(
+            "outline-no-shape",
+            SampleProject.Refused(pouch, PatternSamples.Use("mug-rug") with { OutlineOf = "p-words" }).Code
+        );
+        // A zip can't be sewn straight into a leaf.
+        var zip = SampleProject.Apply(
+            PatternSamples.Make("zip-pouch"),
+            new AddPiece { Shape = new LeafShape(), Box = new ElementBox(300, 0, 40, 60, 0) }
+        );
+        Assert.Equal(
+            "zip-askew",
+            SampleProject.Refused(zip, PatternSamples.Use("zip-pouch") with { OutlineOf = "e1" }).Code
+        );
+    }
+
+    [Theory]
+    [InlineData("variant", "quilted", "pattern-option-unknown")]
+    [InlineData("colour", "red", "pattern-choice-unknown")]
+    public void Choices_ThatAreNone_AreRefused(string choice, string option, string code) =>
+        Assert.Equal(
+            code,
+            SampleProject
+                .Refused(
+                    SampleProject.Empty(),
+                    PatternSamples.Use("zip-pouch") with
+                    {
+                        Choices = [new PatternPick(choice, option)],
+                    }
+                )
+                .Code
+        );
 
     [Fact]
     public void Parts_CannotBeDeleted_FillInsAreEmptied()

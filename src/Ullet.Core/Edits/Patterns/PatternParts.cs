@@ -16,7 +16,8 @@ internal sealed class PatternParts(
     PatternPlan plan,
     IPattern pattern,
     EditContext context,
-    string? fontId
+    string? fontId,
+    AdditionsFate fate
 )
 {
     private readonly PatternPlan? _before = PatternShelf.PlanOf(project);
@@ -134,7 +135,7 @@ internal sealed class PatternParts(
         return made;
     }
 
-    /// <summary>An element of the user's own goes with the middle of the panel that it lies on.</summary>
+    /// <summary>An element of the user's own goes with the panel that it lies on, as was chosen.</summary>
     private Element Shifted(Element own)
     {
         var middle = new Point(own.Box.X, own.Box.Y);
@@ -144,8 +145,7 @@ internal sealed class PatternParts(
         {
             return own;
         }
-        var shift = BoxOf(now).Centre - BoxOf(was).Centre;
-        return own with { Box = own.Box with { X = own.Box.X + shift.X, Y = own.Box.Y + shift.Y } };
+        return own with { Box = AdditionMoves.Of(own.Box, BoxOf(was), BoxOf(now), fate) };
     }
 
     private static Box BoxOf(PatternPanel panel) =>

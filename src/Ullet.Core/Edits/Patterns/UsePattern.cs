@@ -20,6 +20,9 @@ public sealed record UsePattern : Edit
     /// <summary>A closed shape on the wall whose form becomes the pattern's outline; null to keep what it has.</summary>
     public string? OutlineOf { get; init; }
 
+    /// <summary>What becomes of the user's own additions.</summary>
+    public AdditionsFate Additions { get; init; }
+
     /// <summary>Words and motifs; those left out keep what they are, or the usual.</summary>
     public ImmutableArray<PatternText> FillIns { get; init; } = [];
 
@@ -72,7 +75,7 @@ public sealed record UsePattern : Edit
         }
         return PatternShelf
             .Plan(use)
-            .Then(plan => new PatternParts(project, use, plan, pattern, context, FontId).Made());
+            .Then(plan => new PatternParts(project, use, plan, pattern, context, FontId, Additions).Made());
     }
 
     /// <summary>What an earlier making took and this one does not is brought to the nearest that it takes.</summary>

@@ -180,6 +180,19 @@ public sealed class ZipPouch : IPattern
     private static ImmutableArray<FillInPlace> Places(PouchSizes pouch)
     {
         var room = pouch.Form.Grown(-Inside).Room(pouch.Below + Inside, pouch.Form.Bounds.MaxY - Inside);
+        if (pouch.Loop is { } loop)
+        {
+            // What is sewn there would lie under the folded ribbon.
+            room = loop.IsLeft
+                ? room with
+                {
+                    MinX = Math.Max(room.MinX, loop.Area.MaxX + (Inside / 2)),
+                }
+                : room with
+                {
+                    MaxX = Math.Min(room.MaxX, loop.Area.MinX - (Inside / 2)),
+                };
+        }
         var side = Math.Min(Math.Min(room.Height, room.Width / 4), 40);
         var motif = new Box(room.MinX, room.Centre.Y - (side / 2), room.MinX + side, room.Centre.Y + (side / 2));
         var tall = Math.Min(room.Height, 34);

@@ -23,7 +23,7 @@ export function PatternPicture({ drawing, label, className = "" }: Props) {
       <path d={drawing.zones} fill="rgb(90 104 120 / 0.22)" stroke="none" />
       <path d={drawing.lines} fill="none" stroke="#8a96a4" strokeWidth={fine} />
       <path
-        d={drawing.rooms}
+        d={drawing.shown ? "" : drawing.rooms}
         fill="rgb(59 75 163 / 0.08)"
         stroke="#3b4ba3"
         strokeWidth={fine}

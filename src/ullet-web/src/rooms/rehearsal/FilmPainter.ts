@@ -4,10 +4,12 @@ import { clothFill } from "../../canvas/cloth";
 import { drawThread } from "../../canvas/thread";
 import type { Position } from "./playback";
 
+type Sight = RehearsedStep["sight"];
+
 /** Paints the hoop at a position of the rehearsal. Steps that are done stay in a picture; only the running one is drawn. */
 export class FilmPainter {
   private camera: Camera = { scale: 1, x: 0, y: 0 };
-  private kept: { steps: number; picture: HTMLCanvasElement } | null = null;
+  private kept: { sight: Sight; picture: HTMLCanvasElement } | null = null;
   private readonly points = new WeakMap<RehearsedStep, Float32Array>();
 
   constructor(
@@ -29,80 +31,79 @@ export class FilmPainter {
     const ctx = this.canvas.getContext("2d");
     if (!ctx) return;
     const now = this.rehearsal.steps[at.step];
+    if (!now) return;
     ctx.setTransform(1, 0, 0, 1, 0, 0);
     ctx.clearRect(0, 0, this.canvas.width, this.canvas.height);
-    ctx.drawImage(this.upTo(at.step), 0, 0);
-    if (now?.kind === "hand") {
+    if (now.kind === "hand") {
       // What is to be laid shows through while the card asks for it, so that it can be held against the line.
-      ctx.globalAlpha = at.step === 0 ? 1 : 0.72;
-      this.layers(ctx, now, at.step, at.step);
+      const known = new Set(this.rehearsal.steps[at.step - 1]?.sight.things ?? now.sight.things);
+      ctx.drawImage(
+        this.picture({
+          ...now.sight,
+          things: now.sight.things.filter((thing) => thing < 0 || known.has(thing)),
+        }),
+        0,
+        0,
+      );
+      ctx.globalAlpha = 0.72;
+      for (const thing of now.sight.things)
+        if (thing >= 0 && !known.has(thing)) this.thing(ctx, thing, now.sight);
       ctx.globalAlpha = 1;
+      return;
     }
-    if (now?.kind === "stitch" && at.share > 0) {
+    ctx.drawImage(this.picture(this.before(at.step, now.sight)), 0, 0);
+    if (at.share > 0) {
       const all = this.pointsOf(now);
       const end = Math.floor((all.length / 2) * at.share) * 2;
-      this.thread(ctx, now, all.slice(0, end));
+      this.thread(ctx, now, all.slice(0, end), now.sight);
       this.needle(ctx, all, end);
     }
   }
 
-  private upTo(steps: number): HTMLCanvasElement {
-    if (this.kept?.steps === steps) return this.kept.picture;
-    let from = 0;
+  /** What is seen from the front before a stitch step: what is seen after it but for its own thread. */
+  private before(step: number, sight: Sight): Sight {
+    return { ...sight, things: sight.things.filter((thing) => thing !== -1 - step) };
+  }
+
+  /** The picture of a sight; one that begins like the last one is drawn on from there. */
+  private picture(sight: Sight): HTMLCanvasElement {
+    if (this.kept && same(this.kept.sight, sight) && this.kept.sight.things.length === sight.things.length)
+      return this.kept.picture;
     const picture = document.createElement("canvas");
     picture.width = this.canvas.width;
     picture.height = this.canvas.height;
     const ctx = picture.getContext("2d");
     if (!ctx) return picture;
-    const redrawn = this.rehearsal.steps
-      .slice(0, steps)
-      .some((step, i) => i >= (this.kept?.steps ?? 0) && cutsBack(step));
-    if (this.kept && this.kept.steps < steps && !redrawn) {
+    let from = 0;
+    if (this.kept && same(this.kept.sight, sight)) {
       ctx.drawImage(this.kept.picture, 0, 0);
-      from = this.kept.steps;
-    } else {
+      from = this.kept.sight.things.length;
+    } else if (!sight.isOut) {
       this.hoop(ctx);
     }
-    for (let i = from; i < steps; i++) {
-      const step = this.rehearsal.steps[i];
-      if (step?.kind === "hand") this.layers(ctx, step, i, steps);
-      else if (step) this.thread(ctx, step, this.pointsOf(step));
-    }
-    this.kept = { steps, picture };
+    for (const thing of sight.things.slice(from)) this.thing(ctx, thing, sight);
+    this.kept = { sight, picture };
     return picture;
   }
 
-  /** Draws what a hand step lays or folds, as it lies once the steps up to a number are done. */
-  private layers(ctx: CanvasRenderingContext2D, step: RehearsedStep, index: number, upTo: number) {
-    apply(ctx, this.camera, 1);
-    for (const layer of step.layers) {
-      const later = this.rehearsal.steps
-        .slice(index + 1, upTo)
-        .flatMap((each) => each.layers)
-        .filter((each) => each.layerId === layer.layerId && !each.cloth);
-      // Of a layer that is folded only the last fold is seen; what was sewn before it lies beneath.
-      const isFold = !layer.cloth && layer.faceUp !== null && layer.path !== "";
-      if ((!layer.cloth && !isFold) || later.some((each) => each.faceUp !== null)) continue;
-      const cloth = layer.cloth ?? this.clothOf(layer.layerId);
-      if (!cloth) continue;
-      this.cloth(ctx, cloth, new Path2D(later.at(-1)?.path ?? layer.path), layer.faceUp === false);
-    }
-  }
-
-  private clothOf(layerId: string) {
-    return this.rehearsal.steps
-      .flatMap((step) => step.layers)
-      .find((layer) => layer.layerId === layerId && layer.cloth)?.cloth;
+  /** Draws a layer, or the thread of a step. */
+  private thing(ctx: CanvasRenderingContext2D, thing: number, sight: Sight) {
+    const shape = this.rehearsal.shapes[thing];
+    const step = this.rehearsal.steps[-1 - thing];
+    if (shape) this.cloth(ctx, shape.cloth, new Path2D(shape.path), shape.faceUp === sight.isBack, sight);
+    else if (step) this.thread(ctx, step, this.pointsOf(step), sight);
   }
 
   private cloth(
     ctx: CanvasRenderingContext2D,
-    cloth: NonNullable<RehearsedStep["layers"][number]["cloth"]>,
+    cloth: Rehearsal["shapes"][number]["cloth"],
     path: Path2D,
     isFaceDown: boolean,
+    sight: Sight,
   ) {
     ctx.save();
-    this.clipToHoop(ctx);
+    this.turn(ctx, sight);
+    this.clip(ctx, sight);
     ctx.shadowColor = "rgb(29 42 58 / 0.3)";
     ctx.shadowBlur = 1.4 * this.camera.scale;
     ctx.shadowOffsetY = 0.4 * this.camera.scale;
@@ -132,10 +133,20 @@ export class FilmPainter {
     ctx.fill();
   }
 
-  private clipToHoop(ctx: CanvasRenderingContext2D) {
-    ctx.beginPath();
-    this.inside(ctx);
-    ctx.clip();
+  /** The work as it is looked at: turned over for its back. */
+  private turn(ctx: CanvasRenderingContext2D, sight: Sight) {
+    apply(ctx, this.camera, 1);
+    if (sight.isBack) ctx.scale(-1, 1);
+  }
+
+  private clip(ctx: CanvasRenderingContext2D, sight: Sight) {
+    if (sight.clip) {
+      ctx.clip(new Path2D(sight.clip), "evenodd");
+    } else {
+      ctx.beginPath();
+      this.inside(ctx);
+      ctx.clip();
+    }
   }
 
   private inside(ctx: CanvasRenderingContext2D) {
@@ -143,10 +154,15 @@ export class FilmPainter {
     ctx.roundRect(-w / 2 - 4, -h / 2 - 4, w + 8, h + 8, 9);
   }
 
-  private thread(ctx: CanvasRenderingContext2D, step: RehearsedStep, points: Float32Array) {
+  private thread(ctx: CanvasRenderingContext2D, step: RehearsedStep, points: Float32Array, sight: Sight) {
     const thread = this.rehearsal.threads.find((known) => known.number === step.thread);
-    apply(ctx, this.camera, 1);
-    if (thread) drawThread(ctx, points, thread.colour);
+    if (!thread) return;
+    ctx.save();
+    this.turn(ctx, sight);
+    if (sight.clip) this.clip(ctx, sight);
+    // From behind the bobbin's thread is seen.
+    drawThread(ctx, points, sight.isBack ? "#d5d9de" : thread.colour);
+    ctx.restore();
   }
 
   private needle(ctx: CanvasRenderingContext2D, points: Float32Array, end: number) {
@@ -172,6 +188,13 @@ export class FilmPainter {
   }
 }
 
-function cutsBack(step: RehearsedStep): boolean {
-  return step.layers.some((layer) => !layer.cloth);
+/** True when a sight begins with all of another one. */
+function same(before: Sight, sight: Sight): boolean {
+  return (
+    before.isBack === sight.isBack &&
+    before.isOut === sight.isOut &&
+    before.clip === sight.clip &&
+    before.things.length <= sight.things.length &&
+    before.things.every((thing, i) => thing === sight.things[i])
+  );
 }

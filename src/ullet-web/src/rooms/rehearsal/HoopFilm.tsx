@@ -29,7 +29,16 @@ export function HoopFilm({ rehearsal, at }: { rehearsal: Rehearsal; at: Position
   }, [at]);
 
   return (
-    <div className="min-h-0 min-w-0 flex-1 p-3">
+    <div className="relative min-h-0 min-w-0 flex-1 p-3">
+      {now && (now.sight.isBack || now.sight.isOut) ? (
+        <p className="absolute top-4 left-1/2 -translate-x-1/2 rounded-card border border-line bg-white px-3 py-1 text-[14px]">
+          {now.sight.isOut
+            ? now.sight.isBack
+              ? "Out of the hoop, the inside turned out"
+              : "Out of the hoop"
+            : "The back of the hoop, turned over sideways"}
+        </p>
+      ) : null}
       <canvas
         ref={canvas}
         role="img"

@@ -48,8 +48,8 @@ function Section({ section, words }: { section: NonNullable<Turning["section"]>;
                 x2={run.to * scale}
                 y1={down(row)}
                 y2={down(row)}
-                stroke={LOOK[layer.role].stroke}
-                strokeWidth={LOOK[layer.role].width}
+                stroke={LOOK[layer.role ?? "inner"].stroke}
+                strokeWidth={LOOK[layer.role ?? "inner"].width}
               />
             ))}
             <text x={WIDTH + 6} y={down(row) + 3} fontSize={9.5} fill="var(--color-ink)">

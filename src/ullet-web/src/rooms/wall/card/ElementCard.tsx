@@ -1,5 +1,7 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useEdits } from "../../../api/edits";
+import { isFormed } from "../../../api/elements";
+import { Button } from "../../../parts/Button";
 import { IconButton } from "../../../parts/IconButton";
 import { Section } from "../../../parts/Section";
 import { TextField } from "../../../parts/fields/TextField";
@@ -25,6 +27,11 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
   const props = { projectId, scene, element };
   const [form, making] = [formOf(element), makingOf(element)];
   const isZone = element.making.kind === "zone";
+  // Words have no one outline.
+  const isOutline =
+    !element.isPatternPart &&
+    !isFormed(element, "words") &&
+    scene.pattern?.choices.some((choice) => choice.id === "outline");
 
   return (
     <div>
@@ -82,6 +89,15 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
       <Section title="Arrange" startsOpen={false} brief="line up, centre, flip, lock">
         <ArrangeFields {...props} chosen={[element]} />
         <StateButtons {...props} chosen={[element]} />
+        {isOutline && scene.pattern ? (
+          <Button
+            onClick={() =>
+              edits.edit({ edit: "usePattern", patternId: scene.pattern?.id ?? "", outlineOf: element.id })
+            }
+          >
+            Make its form the pattern’s outline
+          </Button>
+        ) : null}
       </Section>
       {making.Further ? <making.Further {...props} /> : null}
     </div>

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import { useCatalogue } from "../../../api/queries";
 import type { ProjectPattern, Scene } from "../../../api/client";
@@ -6,6 +7,16 @@ import { LengthField } from "../../../parts/fields/LengthField";
 import { NumberField } from "../../../parts/fields/NumberField";
 import { Section } from "../../../parts/Section";
 import { TextField } from "../../../parts/fields/TextField";
+
+type Fate = "withMiddle" | "withEdge" | "grow" | "stay";
+
+/** What becomes of own additions, in words. */
+const FATES: Record<Fate, { label: string; sentence: string }> = {
+  withMiddle: { label: "go with the middle", sentence: "moved with the middle of the panel, size kept." },
+  withEdge: { label: "keep to the edge", sentence: "kept as far from the panel’s nearest edges, size kept." },
+  grow: { label: "grow along", sentence: "moved and made larger or smaller with the panel." },
+  stay: { label: "stay in place", sentence: "left where they are in the hoop, size kept." },
+};
 
 interface Props {
   projectId: string;
@@ -17,7 +28,8 @@ interface Props {
 export function PatternFields({ projectId, scene, pattern }: Props) {
   const edits = useEdits(projectId);
   const fontId = useCatalogue().data?.usualFontId ?? null;
-  const use = { edit: "usePattern", patternId: pattern.id, fontId } as const;
+  const [additions, setAdditions] = useState<Fate>("withMiddle");
+  const use = { edit: "usePattern", patternId: pattern.id, fontId, additions } as const;
   const resize = (id: string, value: number) => edits.edit({ ...use, numbers: [{ id, value }] });
   const fill = (id: string, text: string) => edits.edit({ ...use, fillIns: [{ id, text }] });
   const choose = (id: string, optionId: string) => edits.edit({ ...use, choices: [{ id, optionId }] });
@@ -74,6 +86,19 @@ export function PatternFields({ projectId, scene, pattern }: Props) {
           )}
         </div>
       </Section>
+      {pattern.additions.length ? (
+        <Section title="Your additions at another size" startsOpen={false} brief={FATES[additions].label}>
+          <Choice
+            label="At another size they"
+            value={additions}
+            options={Object.entries(FATES).map(([value, { label }]) => ({ value, label }))}
+            onChosen={(value) => setAdditions(value as Fate)}
+          />
+          <p className="text-[14px] text-muted">
+            {pattern.additions.join(", ")}: {FATES[additions].sentence}
+          </p>
+        </Section>
+      ) : null}
       <Section
         title="What to cut"
         startsOpen={false}
