@@ -88,7 +88,7 @@ public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFix
             visitor.Click("button", "From a pattern");
             visitor.Click("button", "Zip pouch");
             AssertAccessible(visitor, "pattern chooser");
-            visitor.Type("A zip, length of its tape", "200");
+            visitor.Type("Its length", "200");
             visitor.Click("button", "Size it for this");
             visitor.WaitForValue("Width", "140.0");
             visitor.WaitForText("Smallest hoop: 260 × 160 mm");

@@ -108,7 +108,7 @@ public sealed class TypeAndPressTests(UlletSite site) : BrowserTest(site), IClas
             {
                 visitor.Click("button", "From a pattern");
                 visitor.Click("button", "Zip pouch");
-                visitor.TypeAndPress("Size it for this", ("A zip, length of its tape", $"{200 + (10 * i)}"));
+                visitor.TypeAndPress("Size it for this", ("Its length", $"{200 + (10 * i)}"));
                 visitor.WaitForText("Smallest hoop");
                 visitor.TypeAndPress(
                     "Make the zip pouch",

@@ -43,7 +43,7 @@ public sealed class ContourWalk
         return _curves[curve].Slope(t).Unit();
     }
 
-    /// <summary>The distance of the place nearest to a point, mm, to 0.05.</summary>
+    /// <summary>The distance of the place nearest to a point, mm.</summary>
     public double Nearest(Point place)
     {
         const double Step = 0.1;
@@ -56,7 +56,17 @@ public sealed class ContourWalk
                 (best, nearest) = (at, off);
             }
         }
-        return best;
+        var (low, high) = (best - Step, best + Step);
+        while (high - low > Tolerance.Same)
+        {
+            Budget.Spend();
+            var third = (high - low) / 3;
+            (low, high) =
+                At(low + third).DistanceTo(place) <= At(high - third).DistanceTo(place)
+                    ? (low, high - third)
+                    : (low + third, high);
+        }
+        return (low + high) / 2;
     }
 
     /// <summary>The stretch from one distance forward to another, mm; past the start where the second is the smaller.</summary>

@@ -76,7 +76,7 @@ public sealed record PatternFillIn(string Id, string Label, string Usual, Immuta
 
 /// <summary>A thing that a pattern is sized for.</summary>
 /// <param name="Id">Names it.</param>
-/// <param name="Label">Asks for its size: "A zip, length of its tape".</param>
+/// <param name="Label">What it is, and what of it is measured: "A zip, its tape measured".</param>
 /// <param name="Least">Smallest size, mm.</param>
 /// <param name="Most">Largest size, mm.</param>
 /// <param name="Usual">A common size, mm.</param>

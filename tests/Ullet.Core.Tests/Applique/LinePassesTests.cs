@@ -65,10 +65,18 @@ public sealed class LinePassesTests
         );
 
     [Fact]
-    public void Quilting_StaysWithinItsMargin()
+    public void Quilting_EndsInTheSeamAllowance_AndKeepsClearOfWordsAndMotif()
     {
         var rug = SampleProject.Evaluate(PatternSamples.Make("mug-rug", ("quilting", 9)));
-        var box = Box.Of(rug.Stitches[new StepKey("p-quilting", "line", 0)].Runs.SelectMany(run => run.Points));
-        Assert.True(Box.Centred(180 - 15.9, 130 - 15.9).Contains(box));
+        var points = rug.Stitches[new StepKey("p-quilting", "line", 0)].Runs.SelectMany(run => run.Points).ToList();
+        var box = Box.Of(points);
+        Assert.True(Box.Centred(185.2, 135.2).Contains(box));
+        Assert.False(Box.Centred(180, 130).Contains(box));
+        foreach (var id in new[] { "p-words", "p-motif" })
+        {
+            var shown = rug.Outlines[id];
+            var near = shown.Bounds().Grown(10);
+            Assert.All(points.Where(near.Contains), at => Assert.True(shown.DistanceToEdge(at) > 3.9, $"{id} at {at}"));
+        }
     }
 }

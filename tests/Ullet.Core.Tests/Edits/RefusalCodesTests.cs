@@ -71,6 +71,7 @@ public sealed class RefusalCodesTests
             new UsePattern
             {
                 PatternId = "mug-rug",
+                Choices = [new PatternPick("outline", "hexagon")],
                 Numbers =
                 [
                     new PatternNumber("width", 120),

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Ullet.Core.Edits;
+using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Program;
 using Ullet.Files.StitchFiles;
@@ -113,14 +114,34 @@ public sealed class StitchListTests
         var hands = program.Steps.OfType<ProgramHands>().First();
         program = program with
         {
-            Steps = program.Steps.Replace(hands, hands with { Changes = hands.Changes.Add(new LayerRemoved("p-zip")) }),
+            Steps = program.Steps.Replace(
+                hands,
+                hands with
+                {
+                    Changes = hands.Changes.Add(new LayerRemoved("p-zip")).Add(new WorkCutOut([Square(40)])),
+                }
+            ),
         };
         var read = StitchListReader.Read(StitchFormats.Make(StitchFormats.List, program)).Value;
         Assert.Equal(program.Cautions, read.Cautions);
         foreach (var (written, found) in program.Steps.Zip(read.Steps))
         {
+            if (written is ProgramStitches sewn)
+            {
+                // What needle points are for comes back with them; a jump is the way, a trim an end.
+                var roles = ((ProgramStitches)found).Roles;
+                Assert.Equal(sewn.Commands.Length, roles.Length);
+                Assert.All(
+                    Enumerable.Range(0, roles.Length).Where(i => sewn.Commands[i].Kind == NeedleKind.Stitch),
+                    i => Assert.Equal(sewn.Roles[i], roles[i])
+                );
+            }
             if (written is ProgramHands asked)
             {
+                Assert.Equal(
+                    asked.Changes.OfType<WorkCutOut>().Select(cut => Math.Round(cut.Area.Sum(region => region.Area))),
+                    ((ProgramHands)found).Changes.OfType<WorkCutOut>().Select(cut => Math.Round(cut.Area.Sum(region => region.Area)))
+                );
                 var again = Assert.IsType<ProgramHands>(found);
                 Assert.Equal((asked.Check, asked.HoopOff), (again.Check, again.HoopOff));
                 Assert.Equal(
@@ -143,6 +164,17 @@ public sealed class StitchListTests
             read.Steps.OfType<ProgramHands>().SelectMany(step => step.Changes).OfType<LayerFolded>().Count()
         );
     }
+
+    private static Region Square(double side) =>
+        new(
+            Ring.Of([
+                new(-side / 2, -side / 2),
+                new(side / 2, -side / 2),
+                new(side / 2, side / 2),
+                new(-side / 2, side / 2),
+            ]),
+            []
+        );
 
     [Fact]
     public void Read_OfAFileOfVersion1_StillWorks()

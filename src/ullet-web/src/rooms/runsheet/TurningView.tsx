@@ -52,7 +52,7 @@ function Section({ section, words }: { section: NonNullable<Turning["section"]>;
                 strokeWidth={LOOK[layer.role ?? "inner"].width}
               />
             ))}
-            <text x={WIDTH + 6} y={down(row) + 3} fontSize={9.5} fill="var(--color-ink)">
+            <text x={WIDTH + 6} y={down(row) + 4} fontSize={11} fill="var(--color-ink)">
               {layer.name}
             </text>
           </g>
@@ -67,7 +67,8 @@ function Section({ section, words }: { section: NonNullable<Turning["section"]>;
         />
       </svg>
       <figcaption className="mt-1 text-[13px] text-muted">
-        The dashed line is the way in from outside; right sides of the outer cloth are where it ends.
+        Dark cloth has its right side outside in the end, green is lining, thin lines stay between. The dashed
+        line is the way in from outside; it ends at the right sides of the outer cloth.
       </figcaption>
     </figure>
   );
