@@ -53,7 +53,8 @@ internal sealed class AlignCheck : ICheck
             return $"{name}, which is sewn only later";
         }
         var isBehind = hand.Work.Kind == HandKind.LayBehind;
-        return input.Stitches.TryGetValue(steps[line].Key, out var sewn)
+        return
+            input.Stitches.TryGetValue(steps[line].Key, out var sewn)
             && Seen([.. sewn.Runs.SelectMany(run => run.Points)], line, before, isBehind, input) < to.LeastSeen
             ? $"{name}, which can't be seen any more: {Covering(line, before, isBehind, input)}"
             : null;
@@ -91,9 +92,6 @@ internal sealed class AlignCheck : ICheck
         var then = input.Layers[line];
         return now.Where(layer => layer.IsBehind == isBehind)
             .Select(layer => (Now: layer, Then: then.FirstOrDefault(known => known.Id == layer.Id)))
-            .Where(pair =>
-                pair.Then is null
-                || !RegionOverlay.Difference(pair.Now.Area, pair.Then.Area).IsEmpty
-            );
+            .Where(pair => pair.Then is null || !RegionOverlay.Difference(pair.Now.Area, pair.Then.Area).IsEmpty);
     }
 }

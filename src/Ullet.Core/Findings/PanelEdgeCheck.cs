@@ -18,7 +18,9 @@ internal sealed class PanelEdgeCheck : ICheck
             yield break;
         }
         var seam = SeamOf(plan, input);
-        var closed = seam is null ? null : new AreaIndex([new Region(Ring.Of([.. seam.Select(edge => edge.From)]), [])]);
+        var closed = seam is null
+            ? null
+            : new AreaIndex([new Region(Ring.Of([.. seam.Select(edge => edge.From)]), [])]);
         var owned = plan.Acts.Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal);
         foreach (
             var owner in input
@@ -41,7 +43,11 @@ internal sealed class PanelEdgeCheck : ICheck
                     $"{name} reaches past the edge of the {panel!.Name} that it is sewn on."
                 );
             }
-            else if (closed is not null && points.FindIndex(at => !closed.Holds(at)) is >= 0 and var across && !MayRunPast(owner.Key, input))
+            else if (
+                closed is not null
+                && points.FindIndex(at => !closed.Holds(at)) is >= 0 and var across
+                && !MayRunPast(owner.Key, input)
+            )
             {
                 yield return new Finding(
                     "across-seam",

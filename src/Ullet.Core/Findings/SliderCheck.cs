@@ -44,7 +44,13 @@ internal sealed class SliderCheck : ICheck
     }
 
     /// <summary>The first step that crosses the slider's way before a step, and where; null for none.</summary>
-    private static (StitchStep By, Point At)? Across(Point from, Point to, PresentLayer zip, int until, FindingInput input)
+    private static (StitchStep By, Point At)? Across(
+        Point from,
+        Point to,
+        PresentLayer zip,
+        int until,
+        FindingInput input
+    )
     {
         var area = new AreaIndex(zip.Area);
         for (var i = 0; i < until; i++)

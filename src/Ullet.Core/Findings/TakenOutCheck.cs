@@ -23,7 +23,11 @@ internal sealed class TakenOutCheck : ICheck
                 var at = before.Select(layer => layer.Id).ToList().IndexOf(removed.LayerId);
                 if (at < 0)
                 {
-                    yield return Of("taken-out-missing", FindingLevel.Stop, $"\"{StepNames.Of(steps[i])}\" takes out what does not lie in the hoop then.");
+                    yield return Of(
+                        "taken-out-missing",
+                        FindingLevel.Stop,
+                        $"\"{StepNames.Of(steps[i])}\" takes out what does not lie in the hoop then."
+                    );
                 }
                 else if (IsShut(before[at], before[(at + 1)..]) && IsShut(before[at], before[..at]))
                 {
@@ -36,9 +40,15 @@ internal sealed class TakenOutCheck : ICheck
                 }
             }
         }
-        foreach (var left in input.Layers.IsEmpty ? [] : input.Layers[^1].Where(layer => layer.Role == LayerRole.TakenOut))
+        foreach (
+            var left in input.Layers.IsEmpty ? [] : input.Layers[^1].Where(layer => layer.Role == LayerRole.TakenOut)
+        )
         {
-            yield return Of("layer-left-in", FindingLevel.Warn, $"{left.Name} is to come out again, and no step takes it out.");
+            yield return Of(
+                "layer-left-in",
+                FindingLevel.Warn,
+                $"{left.Name} is to come out again, and no step takes it out."
+            );
         }
     }
 

@@ -36,7 +36,11 @@ internal sealed class WasteCheck : ICheck
         }
     }
 
-    private static (StitchStep By, PresentLayer Layer, Point At)? SewnIn(LayerTrimmed trimmed, int until, FindingInput input)
+    private static (StitchStep By, PresentLayer Layer, Point At)? SewnIn(
+        LayerTrimmed trimmed,
+        int until,
+        FindingInput input
+    )
     {
         var layer = input.Layers[until - 1].FirstOrDefault(known => known.Id == trimmed.LayerId);
         if (layer is null || RegionOverlay.Difference(layer.Area, trimmed.Area) is not { IsEmpty: false } waste)

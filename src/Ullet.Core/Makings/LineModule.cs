@@ -69,7 +69,8 @@ internal sealed class LineModule : MakingModule<LineMaking>
     }
 
     private protected override double Beyond(LineMaking making, Element element, Project project) =>
-        (StitchDefaults.ThreadWidth / 2) + (making.Stitching.Kind == LineKind.Zigzag ? StitchDefaults.ZigzagWidth / 2 : 0);
+        (StitchDefaults.ThreadWidth / 2)
+        + (making.Stitching.Kind == LineKind.Zigzag ? StitchDefaults.ZigzagWidth / 2 : 0);
 
     private protected override string HowMade(LineMaking making, Element element, Project project) =>
         element.FormedAs<TextForm>() is null ? "a stitched line" : "stitched along its edges";

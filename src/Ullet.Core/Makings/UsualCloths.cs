@@ -7,10 +7,8 @@ public static class UsualCloths
 {
     /// <summary>The first cloth that is neither ground nor stabiliser; null in a project without any.</summary>
     public static Cloth? Of(Project project) =>
-        project.Cloths.FirstOrDefault(cloth =>
-            cloth.Id != project.Hooping.TopClothId
-            && cloth.IsSurface()
-        ) ?? project.Cloths.FirstOrDefault();
+        project.Cloths.FirstOrDefault(cloth => cloth.Id != project.Hooping.TopClothId && cloth.IsSurface())
+        ?? project.Cloths.FirstOrDefault();
 
     /// <summary>The method used last; trim in the hoop in a new project.</summary>
     public static Method MethodOf(Project project) =>

@@ -26,7 +26,12 @@ internal static class PatternHands
     /// <param name="laid">All that will be laid on it, mm.</param>
     /// <param name="stabiliser">Which; null for a medium tear-away.</param>
     /// <param name="role">Whether it stays or comes out again.</param>
-    internal static HandsAct HoopUpStabiliser(PatternStuff stuff, Box laid, Cloth? stabiliser = null, LayerRole role = LayerRole.Inner) =>
+    internal static HandsAct HoopUpStabiliser(
+        PatternStuff stuff,
+        Box laid,
+        Cloth? stabiliser = null,
+        LayerRole role = LayerRole.Inner
+    ) =>
         Hands(
             HandKind.HoopUp,
             HoopUp,

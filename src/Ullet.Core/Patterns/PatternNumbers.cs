@@ -69,9 +69,7 @@ public sealed record PatternNumbers(ImmutableDictionary<string, double> Values)
         ChoiceRefusal(pattern, use) is { } unknown ? unknown : Filled(pattern, use);
 
     private static PatternNumbers Filled(IPattern pattern, PatternUse use) =>
-        new(
-            pattern.Numbers.ToImmutableDictionary(field => field.Id, field => use.NumberOf(field.Id) ?? field.Usual)
-        )
+        new(pattern.Numbers.ToImmutableDictionary(field => field.Id, field => use.NumberOf(field.Id) ?? field.Usual))
         {
             Choices = pattern.Choices.ToImmutableDictionary(
                 choice => choice.Id,

@@ -12,7 +12,12 @@ public static class PatternShelf
     public static readonly ImmutableArray<IPattern> All = [new HarvestPatch(), new ZipPouch(), new MugRug()];
 
     /// <summary>Earlier makings of patterns, for projects that were made by them.</summary>
-    private static readonly ImmutableArray<IPattern> Earlier = [new FirstZipPouch(), new FirstMugRug(), new FirstHarvestPatch()];
+    private static readonly ImmutableArray<IPattern> Earlier =
+    [
+        new FirstZipPouch(),
+        new FirstMugRug(),
+        new FirstHarvestPatch(),
+    ];
 
     /// <summary>The pattern as a project uses it: in the making that it was made by; null where there is no such pattern.</summary>
     public static IPattern? Find(PatternUse use) =>
@@ -55,8 +60,7 @@ public static class PatternShelf
     {
         var panels = (PlanOf(project)?.Panels ?? []).Select(panel => new AreaIndex(panel.Area)).ToList();
         return project.Elements.Where(element =>
-            element.PatternPart is null
-            && panels.Exists(panel => panel.Holds(new Point(element.Box.X, element.Box.Y)))
+            element.PatternPart is null && panels.Exists(panel => panel.Holds(new Point(element.Box.X, element.Box.Y)))
         );
     }
 

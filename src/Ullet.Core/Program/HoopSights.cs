@@ -16,12 +16,7 @@ public sealed record SeenShape(PresentLayer Layer);
 /// -1 - number.</param>
 /// <param name="Clip">Only what lies in it is there, mm; none for all of it.</param>
 /// <param name="IsOut">True once the work is out of the hoop.</param>
-public sealed record HoopSight(
-    bool IsBack,
-    ImmutableArray<int> Things,
-    ImmutableArray<Region> Clip,
-    bool IsOut
-);
+public sealed record HoopSight(bool IsBack, ImmutableArray<int> Things, ImmutableArray<Region> Clip, bool IsOut);
 
 /// <summary>What is seen of the hoop after every step, read off the layers: what lies on what is drawn over it, and nothing else hides a
 /// line.</summary>
@@ -175,7 +170,11 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             var (shown, clip) = (things.ToBuilder(), outline);
             for (var i = 0; i < shown.Count; i++)
             {
-                if (shown[i] < 0 || _shapes[shown[i]].Layer is not { Role: LayerRole.Inner } layer || _stack.IndexOf(layer.Id) < above)
+                if (
+                    shown[i] < 0
+                    || _shapes[shown[i]].Layer is not { Role: LayerRole.Inner } layer
+                    || _stack.IndexOf(layer.Id) < above
+                )
                 {
                     continue;
                 }
@@ -201,7 +200,8 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             {
                 return [];
             }
-            Point Middle(ImmutableArray<Region> regions) => Box.Of(regions.SelectMany(region => region.Shell.Points)).Centre;
+            Point Middle(ImmutableArray<Region> regions) =>
+                Box.Of(regions.SelectMany(region => region.Shell.Points)).Centre;
             var (from, to) = (Middle(inside), Middle(outside));
             var index = new AreaIndex(outline);
             var (low, high) = (from, to);
@@ -212,7 +212,13 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             }
             var away = (to - from).Unit();
             Point Mirrored(Point at) => at - (away * (2 * Point.Dot(at - low, away)));
-            return [.. inside.Select(region => new Region(Ring.Of([.. region.Shell.Points.Reverse().Select(Mirrored)]), []))];
+            return
+            [
+                .. inside.Select(region => new Region(
+                    Ring.Of([.. region.Shell.Points.Reverse().Select(Mirrored)]),
+                    []
+                )),
+            ];
         }
 
         /// <summary>True for a layer above the one that shows its right side upwards.</summary>
@@ -242,7 +248,14 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             {
                 return [];
             }
-            var about = RegionOffset.Around([[.. seam, seam[0]]], Round).MaxBy(region => Math.Abs(region.Shell.SignedArea));
+            var about = RegionOffset
+                .Around(
+                    [
+                        [.. seam, seam[0]],
+                    ],
+                    Round
+                )
+                .MaxBy(region => Math.Abs(region.Shell.SignedArea));
             return about is null ? [] : RegionOffset.By([new Region(about.Shell, [])], -Round);
         }
     }

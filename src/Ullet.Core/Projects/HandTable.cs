@@ -37,14 +37,23 @@ public static class HandTable
 {
     public static readonly ImmutableArray<HandRow> All =
     [
-        new(HandKind.HoopUp, "hoop-up", "hoop up", 180, false, "Make the hoop up with what is sewn on.") { HoopOff = true },
+        new(HandKind.HoopUp, "hoop-up", "hoop up", 180, false, "Make the hoop up with what is sewn on.")
+        {
+            HoopOff = true,
+        },
         new(HandKind.Lay, "lay", "lay", 45, false, "Lay a cloth on top.") { Lays = true },
         new(HandKind.Trim, "trim", "trim", 150, false, "Cut a cloth back along a stitched line, in the hoop.")
         {
             HoopOff = true,
         },
-        new(HandKind.Finish, "finish", "finish", 120, false, "Take the work out of the hoop and make it tidy.") { HoopOff = true },
-        new(HandKind.CutOut, "cut-out", "cut out", 120, false, "Cut a piece out along a line, out of the hoop.") { HoopOff = true },
+        new(HandKind.Finish, "finish", "finish", 120, false, "Take the work out of the hoop and make it tidy.")
+        {
+            HoopOff = true,
+        },
+        new(HandKind.CutOut, "cut-out", "cut out", 120, false, "Cut a piece out along a line, out of the hoop.")
+        {
+            HoopOff = true,
+        },
         new(HandKind.Fold, "fold", "fold", 60, false, "Fold a layer over along a seam."),
         new(
             HandKind.LayBehind,

@@ -105,8 +105,6 @@ internal static class PatternEndpoints
             ? refusal
             : PatternNumbers
                 .ToBegin(pattern, use)
-                .Then(asked =>
-                    (Result<ImmutableArray<PatternNumber>>)pattern.FromHardware(hardware, given, asked)
-                );
+                .Then(asked => (Result<ImmutableArray<PatternNumber>>)pattern.FromHardware(hardware, given, asked));
     }
 }

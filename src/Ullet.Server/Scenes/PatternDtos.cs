@@ -77,12 +77,7 @@ public sealed record ProjectPatternDto(
 public sealed record PatternValueDto(string Id, string Label, double Least, double Most, double Value, bool IsCount);
 
 /// <summary>A choice with what is chosen.</summary>
-public sealed record PatternChosenDto(
-    string Id,
-    string Label,
-    string Chosen,
-    ImmutableArray<PatternOption> Options
-);
+public sealed record PatternChosenDto(string Id, string Label, string Chosen, ImmutableArray<PatternOption> Options);
 
 /// <summary>A fill-in with what it says.</summary>
 public sealed record PatternFilledDto(string Id, string Label, string Text, ImmutableArray<string> Choices);
@@ -138,13 +133,13 @@ internal static class PatternDtos
                 .. pattern
                     .Numbers.Where(field => IsAsked(field.Only))
                     .Select(field => new PatternValueDto(
-                    field.Id,
-                    field.Label,
-                    field.Least,
-                    field.Most,
-                    use.NumberOf(field.Id) ?? field.Usual,
-                    field.IsCount
-                )),
+                        field.Id,
+                        field.Label,
+                        field.Least,
+                        field.Most,
+                        use.NumberOf(field.Id) ?? field.Usual,
+                        field.IsCount
+                    )),
             ],
             [
                 .. pattern

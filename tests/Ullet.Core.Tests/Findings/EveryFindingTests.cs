@@ -176,9 +176,14 @@ public sealed class EveryFindingTests
         {
             Elements =
             [
-                .. rug.Elements.Select(each => each.Id == seam.Id
+                .. rug.Elements.Select(each =>
+                    each.Id == seam.Id
                         // The box of a seam reaches out at its gap's ends.
-                        ? each with { Form = new DrawingForm(ring), Box = each.Box with { Y = 0, Height = 120 } }
+                        ? each with
+                        {
+                            Form = new DrawingForm(ring),
+                            Box = each.Box with { Y = 0, Height = 120 },
+                        }
                         : each
                 ),
             ],

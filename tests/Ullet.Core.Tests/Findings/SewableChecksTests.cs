@@ -43,18 +43,21 @@ public sealed class SewableChecksTests
             }
         );
         Assert.Contains("which is sewn only later", Found(aligned, "align-unseen").Words, StringComparison.Ordinal);
-        Assert.Contains(
-            SampleProject.Evaluate(aligned).RunSheet.Order.Broken,
-            pair => pair.Rule == "align"
-        );
-        var hand = SampleProject.Evaluate(aligned).RunSheet.Steps.OfType<Ullet.Core.RunSheets.HandStep>().Single(step => step.IsOwn);
+        Assert.Contains(SampleProject.Evaluate(aligned).RunSheet.Order.Broken, pair => pair.Rule == "align");
+        var hand = SampleProject
+            .Evaluate(aligned)
+            .RunSheet.Steps.OfType<Ullet.Core.RunSheets.HandStep>()
+            .Single(step => step.IsOwn);
         Assert.Equal("Lay a strip. Its edge lies 5 mm from the placement of Ellipse.", hand.Work.Text);
         // As large as the ellipse of 60 mm and 15 mm more on every side.
         Assert.Equal(90, ((LayerLaid)hand.Work.Changes[0]).Area[0].Bounds().Width, 6);
         var covered = Own(
             piece,
             "e1.tack.0",
-            new UserHandStep("", HandKind.Tape, "Tape along the line.") { AlignedTo = new StepKey("e1", "placement", 0) }
+            new UserHandStep("", HandKind.Tape, "Tape along the line.")
+            {
+                AlignedTo = new StepKey("e1", "placement", 0),
+            }
         );
         Assert.Contains("can't be seen any more", Found(covered, "align-unseen").Words, StringComparison.Ordinal);
     }
@@ -126,7 +129,10 @@ public sealed class SewableChecksTests
             rug,
             new MoveStep { StepKey = "p-words.line.0", To = steps.IndexOf("p-closing-seam.line.0") }
         );
-        Assert.Equal(("p-words", FindingLevel.Stop), (Found(late, "sewn-face-to-face").ElementId, Found(late, "sewn-face-to-face").Level));
+        Assert.Equal(
+            ("p-words", FindingLevel.Stop),
+            (Found(late, "sewn-face-to-face").ElementId, Found(late, "sewn-face-to-face").Level)
+        );
         var across = SampleProject.Apply(
             rug,
             new AddPiece { Shape = new EllipseShape(), Box = new ElementBox(78, 20, 20, 20, 0) }
@@ -151,6 +157,8 @@ public sealed class SewableChecksTests
     {
         var findings = SampleProject.Evaluate(project).Findings;
         return findings.FirstOrDefault(finding => finding.Code == code)
-            ?? throw new InvalidOperationException($"{code} is not among: {string.Join(", ", findings.Select(f => f.Code))}");
+            ?? throw new InvalidOperationException(
+                $"{code} is not among: {string.Join(", ", findings.Select(f => f.Code))}"
+            );
     }
 }

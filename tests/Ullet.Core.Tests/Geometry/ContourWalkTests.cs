@@ -10,10 +10,21 @@ public sealed class ContourWalkTests
     public void Parts_OfSeededShapes_MeetAndAddUpToTheWhole()
     {
         var random = new Random(5);
-        ShapeSource[] shapes = [new EllipseShape(), new HeartShape(), new RectangleShape(7), new StarShape(), new LeafShape()];
+        ShapeSource[] shapes =
+        [
+            new EllipseShape(),
+            new HeartShape(),
+            new RectangleShape(7),
+            new StarShape(),
+            new LeafShape(),
+        ];
         for (var i = 0; i < 60; i++)
         {
-            var contour = ShapeContours.Make(shapes[i % shapes.Length], 20 + (random.NextDouble() * 150), 20 + (random.NextDouble() * 90));
+            var contour = ShapeContours.Make(
+                shapes[i % shapes.Length],
+                20 + (random.NextDouble() * 150),
+                20 + (random.NextDouble() * 90)
+            );
             var walk = new ContourWalk(contour);
             var (from, to) = (random.NextDouble() * walk.Total, random.NextDouble() * walk.Total);
             var (there, back) = (walk.Part(from, to), walk.Part(to, from));

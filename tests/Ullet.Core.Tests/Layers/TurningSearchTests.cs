@@ -43,7 +43,13 @@ public sealed class TurningSearchTests
             { "paper that was not taken out", TurningAnswer.Through, "through the gap in the seam", 60, "" },
             { "quilted rug", TurningAnswer.Through, "through the gap in the seam", 64, "" },
             { "lined pouch", TurningAnswer.Through, "through the gap in the lining, then through the zip", 70, "" },
-            { "lined pouch, zip sewn across its open part", TurningAnswer.Through, "through the gap in the lining, then through the zip", 40, "" },
+            {
+                "lined pouch, zip sewn across its open part",
+                TurningAnswer.Through,
+                "through the gap in the lining, then through the zip",
+                40,
+                ""
+            },
             { "lined pouch, its gap closed", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lined pouch, zip shut", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
             { "lined pouch, no slot", TurningAnswer.ClosedOff, "", NoWay, "closing seam 1" },
@@ -214,7 +220,12 @@ public sealed class TurningSearchTests
         return hasSlot ? maker.Cut("stabiliser", new Box(-50, -25, 50, -15)) : maker;
     }
 
-    private static SewnLayers Pouch((double From, double To)? gap, (double From, double To) open, bool hasSlot, double? bar = null)
+    private static SewnLayers Pouch(
+        (double From, double To)? gap,
+        (double From, double To) open,
+        bool hasSlot,
+        double? bar = null
+    )
     {
         var maker = Zipped(hasSlot)
             .Lay("lower lining", LayerRole.Lining, false, new Box(-70, -12, 70, 50), behind: true)

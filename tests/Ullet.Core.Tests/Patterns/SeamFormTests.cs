@@ -11,11 +11,23 @@ public sealed class SeamFormTests
     public void AGap_OfSeededForms_HasNoCorner_AndLeavesTheRestOfTheSeam()
     {
         var random = new Random(19);
-        ShapeSource[] shapes = [new EllipseShape(), new RectangleShape(9), new PolygonShape(6), new HeartShape(), new ShieldShape(), new RectangleShape()];
+        ShapeSource[] shapes =
+        [
+            new EllipseShape(),
+            new RectangleShape(9),
+            new PolygonShape(6),
+            new HeartShape(),
+            new ShieldShape(),
+            new RectangleShape(),
+        ];
         for (var i = 0; i < 40; i++)
         {
             var form = new SeamForm(
-                ShapeContours.Make(shapes[i % shapes.Length], 110 + (random.NextDouble() * 200), 90 + (random.NextDouble() * 120))
+                ShapeContours.Make(
+                    shapes[i % shapes.Length],
+                    110 + (random.NextDouble() * 200),
+                    90 + (random.NextDouble() * 120)
+                )
             );
             if (form.Gap(60, double.NegativeInfinity) is not { } gap)
             {
@@ -58,7 +70,15 @@ public sealed class SeamFormTests
     [Fact]
     public void ARoom_LiesWithinTheForm()
     {
-        foreach (var shape in new ShapeSource[] { new EllipseShape(), new ShieldShape(), new HeartShape(), new PolygonShape(5) })
+        foreach (
+            var shape in new ShapeSource[]
+            {
+                new EllipseShape(),
+                new ShieldShape(),
+                new HeartShape(),
+                new PolygonShape(5),
+            }
+        )
         {
             var form = new SeamForm(ShapeContours.Make(shape, 120, 100));
             var room = form.Room(-50, 50);

@@ -49,21 +49,29 @@ public sealed class SeededPatternTests
                     field.Id,
                     field.IsCount ? random.Next((int)field.Least, (int)field.Most + 1)
                         : field.Id == "gap" ? field.Usual
-                        : Math.Round(field.Least + ((field.Most - field.Least) * random.NextDouble() * random.NextDouble()), 1)
+                        : Math.Round(
+                            field.Least + ((field.Most - field.Least) * random.NextDouble() * random.NextDouble()),
+                            1
+                        )
                 )),
             ],
             Choices =
             [
                 .. pattern.Choices.Select(choice => new PatternPick(
                     choice.Id,
-                    choice.Options.Where(option => option.Id != "own").ElementAt(random.Next(choice.Options.Count(option => option.Id != "own"))).Id
+                    choice
+                        .Options.Where(option => option.Id != "own")
+                        .ElementAt(random.Next(choice.Options.Count(option => option.Id != "own")))
+                        .Id
                 )),
             ],
             FillIns =
             [
                 .. pattern.FillIns.Select(fill => new PatternText(
                     fill.Id,
-                    fill.Choices.IsEmpty ? Words[random.Next(Words.Length)] : fill.Choices[random.Next(fill.Choices.Length)]
+                    fill.Choices.IsEmpty
+                        ? Words[random.Next(Words.Length)]
+                        : fill.Choices[random.Next(fill.Choices.Length)]
                 )),
             ],
         };
@@ -71,7 +79,8 @@ public sealed class SeededPatternTests
     private static void AssertRight(Project project)
     {
         var use = project.Pattern!;
-        var name = $"{use.PatternId} {string.Join(", ", use.Numbers)} {string.Join(", ", use.Choices)} {string.Join(", ", use.FillIns)}";
+        var name =
+            $"{use.PatternId} {string.Join(", ", use.Numbers)} {string.Join(", ", use.Choices)} {string.Join(", ", use.FillIns)}";
         var evaluated = SampleProject.Evaluate(project);
         Assert.True(
             evaluated.Findings.All(finding => finding.Level != FindingLevel.Stop),
@@ -94,10 +103,11 @@ public sealed class SeededPatternTests
     }
 
     private static string WayOf(PatternUse use) =>
-        use.PatternId == "mug-rug" ? "through the gap in the seam"
-        : use.ChoiceOf("variant") switch
-        {
-            "lined" => "through the gap in the lining, then through the zip",
-            _ => "through the zip",
-        };
+        use.PatternId == "mug-rug"
+            ? "through the gap in the seam"
+            : use.ChoiceOf("variant") switch
+            {
+                "lined" => "through the gap in the lining, then through the zip",
+                _ => "through the zip",
+            };
 }

@@ -76,7 +76,10 @@ public sealed class HoopSightsTests
         );
         var sights = HoopSights.Of(SampleProject.Evaluate(looped).Program);
         var done = sights.Steps[^1];
-        var loop = done.Things.Where(thing => thing >= 0).Select(thing => sights.Shapes[thing].Layer).Single(layer => layer.Id == "p-loop");
+        var loop = done
+            .Things.Where(thing => thing >= 0)
+            .Select(thing => sights.Shapes[thing].Layer)
+            .Single(layer => layer.Id == "p-loop");
         // 25 of its 35 mm are seen, to the left of the seam at -90.
         var box = loop.Area.Single().Bounds();
         Assert.Equal((-115, -90), (Math.Round(box.MinX, 1), Math.Round(box.MaxX, 1)));

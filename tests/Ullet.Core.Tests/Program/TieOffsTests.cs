@@ -11,11 +11,7 @@ public sealed class TieOffsTests
     public void EveryStep_BeginsWithItsOwnThread_AndEndsIt()
     {
         // Two pieces far apart, sewn with one thread: the needle can't travel from one to the other.
-        var project = SampleProject.Apply(
-            SampleProject.Empty(200, 200),
-            Line(-60),
-            Line(60)
-        );
+        var project = SampleProject.Apply(SampleProject.Empty(200, 200), Line(-60), Line(60));
         var steps = SampleProject.Evaluate(project).Program.Steps.OfType<ProgramStitches>().ToList();
         Assert.Equal(2, steps.Count);
         Assert.All(

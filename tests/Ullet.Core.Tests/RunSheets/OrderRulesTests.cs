@@ -282,7 +282,9 @@ public sealed class OrderRulesTests
                 for (var i = 0; i < trim && cloth is not null; i++)
                 {
                     var layer = work.Layers[i].FirstOrDefault(known => known.Id == cut.LayerId);
-                    var own = work.Pieces.FirstOrDefault(piece => piece.Part.Element.Id == steps[i].Key.OwnerId)?.Cloth.Id;
+                    var own = work
+                        .Pieces.FirstOrDefault(piece => piece.Part.Element.Id == steps[i].Key.OwnerId)
+                        ?.Cloth.Id;
                     if (layer is null || own == cloth || steps[i] is not ProgramStitches sewn)
                     {
                         continue;

@@ -102,7 +102,8 @@ public sealed record UsePattern : Edit
             [
                 .. pattern.FillIns.Select(fill => new PatternText(
                     fill.Id,
-                    FillIns.FirstOrDefault(text => text.Id == fill.Id) is { } given ? PlainText.Line(given.Text)
+                    FillIns.FirstOrDefault(text => text.Id == fill.Id) is { } given
+                        ? PlainText.Line(given.Text)
                         : before.TextOf(fill.Id) ?? fill.Usual
                 )),
                 .. FillIns.Where(text => !pattern.FillIns.Any(fill => fill.Id == text.Id)),

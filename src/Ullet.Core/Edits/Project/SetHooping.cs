@@ -83,9 +83,7 @@ public sealed record SetHooping : Edit
 
     /// <summary>The first cloth that can be a ground.</summary>
     private static string? UsualGround(Project project) =>
-        project
-            .Cloths.FirstOrDefault(cloth => cloth.IsSurface())
-            ?.Id;
+        project.Cloths.FirstOrDefault(cloth => cloth.IsSurface())?.Id;
 
     private static bool Missing(string? id, Func<string?, object?> find) => id is not null && find(id) is null;
 }

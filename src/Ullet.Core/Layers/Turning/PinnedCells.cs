@@ -83,7 +83,8 @@ internal sealed class PinnedCells
         foreach (var (layers, seam) in _pins[cell] ?? [])
         {
             if (
-                below >= BitOperations.TrailingZeroCount(layers) && above <= 63 - BitOperations.LeadingZeroCount(layers)
+                below >= BitOperations.TrailingZeroCount(layers)
+                && above <= 63 - BitOperations.LeadingZeroCount(layers)
             )
             {
                 return seam;
@@ -97,8 +98,7 @@ internal sealed class PinnedCells
     internal (double Width, Point At) OpeningOf(int layer)
     {
         var known = Work.Layers[layer];
-        return
-            known.Parted is { } parted ? LongestStretch(parted.From, parted.To, layer)
+        return known.Parted is { } parted ? LongestStretch(parted.From, parted.To, layer)
             : known.Windows.MaxBy(window => window.Shell.Length) is { } window
                 ? (window.Shell.Length / 2, window.Bounds().Centre)
             : (0, Point.Zero);
@@ -261,11 +261,7 @@ internal sealed class PinnedCells
         double ColumnOf(Point place) => ((place.X - Box.MinX) / Side) - 0.5;
         var (low, high) = RowOf(from) <= RowOf(to) ? (from, to) : (to, from);
         // A row that an end lies on counts to the edge that goes on upwards.
-        for (
-            var row = Math.Max(0, (int)Math.Ceiling(RowOf(low)));
-            row < Math.Min(Rows, RowOf(high));
-            row++
-        )
+        for (var row = Math.Max(0, (int)Math.Ceiling(RowOf(low))); row < Math.Min(Rows, RowOf(high)); row++)
         {
             Budget.Spend();
             var share = (row - RowOf(low)) / (RowOf(high) - RowOf(low));

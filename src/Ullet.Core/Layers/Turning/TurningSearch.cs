@@ -39,7 +39,11 @@ public static class TurningSearch
                 found.Add((room[0], Of(layer, room, grid)));
             }
         }
-        return found.Select(each => each.Report).OrderByDescending(report => report.Answer).ThenBy(report => report.Width).FirstOrDefault();
+        return found
+            .Select(each => each.Report)
+            .OrderByDescending(report => report.Answer)
+            .ThenBy(report => report.Width)
+            .FirstOrDefault();
     }
 
     /// <summary>What is smaller than this share of the largest outer layer (a label, a strip) goes where that goes which it is sewn on.

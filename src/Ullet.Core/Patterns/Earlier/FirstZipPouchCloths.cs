@@ -51,7 +51,13 @@ internal static class FirstZipPouchCloths
         return
         [
             new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
-            new(stuff.Of(PouchCloths.ZipTape), "zip", tape, ZipPouch.Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            new(
+                stuff.Of(PouchCloths.ZipTape),
+                "zip",
+                tape,
+                ZipPouch.Tape,
+                Advice: "nylon coil; longer is fine, it is cut off"
+            ),
             Panel(stuff.Of(PouchCloths.Front), "front panel", seam, panels.Lower, ZipPouch.Allowance, isLower: true),
             Panel(stuff.Of(PouchCloths.Top), "top panel", seam, panels.Upper, ZipPouch.Allowance, isLower: false),
             Whole(PouchCloths.Back, "back"),

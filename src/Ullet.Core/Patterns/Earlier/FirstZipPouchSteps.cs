@@ -130,7 +130,10 @@ internal static class FirstZipPouchSteps
             "All four layers reach past the closing seam all round, and no tape lies under it.",
             hoopOff: true,
             role: ActRole.LayClosing,
-            changes: [Laid("p-back-lining", "Back lining", stuff.Of(PouchCloths.Lining), false, cut, true, LayerRole.Lining)]
+            changes:
+            [
+                Laid("p-back-lining", "Back lining", stuff.Of(PouchCloths.Lining), false, cut, true, LayerRole.Lining),
+            ]
         );
         yield return SewAct.Line(ZipPouchParts.ClosingSeam, ActRole.ClosingSeam);
         yield return Finish(

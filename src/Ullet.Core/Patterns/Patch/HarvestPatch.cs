@@ -70,7 +70,10 @@ public sealed class HarvestPatch : IPattern
                 BackFelt,
                 [
                     new(BackFelt, "felt") { Sentence = "Felt is sewn in behind, under the edge." },
-                    new(BackFusible, "fusible") { Sentence = "A fusible back is pressed on at the end, off the machine." },
+                    new(BackFusible, "fusible")
+                    {
+                        Sentence = "A fusible back is pressed on at the end, off the machine.",
+                    },
                     new(BackNone, "none") { Sentence = "The back shows the bobbin thread; the patch is sewn on." },
                 ]
             ),

@@ -39,20 +39,22 @@ internal static class PouchBehind
 
     private static HandsAct LayLinings(Cloth lining, PouchSizes pouch) =>
         Hands(
-            HandKind.LayBehind,
-            ZipPouchHands.LayLining,
-            $"Take the hoop off and turn it over. Lay both front linings on the back, right side towards you, the pressed edge of each "
-                + $"along the zip: {ZipPouch.LiningBack:0} mm farther from the teeth than the panel's seam, which shows there. Hold them with "
-                + "wash-away tape and turn the hoop back.",
-            "Nothing on the front may be caught, and the slider lies outside still.",
-            "Both pressed edges run straight along their seams, and neither covers the teeth.",
-            hoopOff: true,
-            changes:
-            [
-                Laid("p-lining", "Lower lining", lining, false, pouch.LowerLining, true, LayerRole.Lining),
-                Laid("p-lining-top", "Upper lining", lining, false, pouch.UpperLining, true, LayerRole.Lining),
-            ]
-        ).AlignedTo(ZipPouchParts.FrontSeam).AlignedTo(ZipPouchParts.TopSeam) with
+                HandKind.LayBehind,
+                ZipPouchHands.LayLining,
+                $"Take the hoop off and turn it over. Lay both front linings on the back, right side towards you, the pressed edge of each "
+                    + $"along the zip: {ZipPouch.LiningBack:0} mm farther from the teeth than the panel's seam, which shows there. Hold them with "
+                    + "wash-away tape and turn the hoop back.",
+                "Nothing on the front may be caught, and the slider lies outside still.",
+                "Both pressed edges run straight along their seams, and neither covers the teeth.",
+                hoopOff: true,
+                changes:
+                [
+                    Laid("p-lining", "Lower lining", lining, false, pouch.LowerLining, true, LayerRole.Lining),
+                    Laid("p-lining-top", "Upper lining", lining, false, pouch.UpperLining, true, LayerRole.Lining),
+                ]
+            )
+            .AlignedTo(ZipPouchParts.FrontSeam)
+            .AlignedTo(ZipPouchParts.TopSeam) with
         {
             Subject = "Linings",
         };
@@ -83,20 +85,24 @@ internal static class PouchBehind
             role: ActRole.OpenZip,
             changes:
             [
-                new LayerParted("p-zip", new Point(pouch.SliderOpen, pouch.Zip), new Point(pouch.Band.Right, pouch.Zip)),
+                new LayerParted(
+                    "p-zip",
+                    new Point(pouch.SliderOpen, pouch.Zip),
+                    new Point(pouch.Band.Right, pouch.Zip)
+                ),
             ]
         );
 
     private static HandsAct LayLoop(Cloth ribbon, PouchLoop loop) =>
         Hands(
-            HandKind.Insert,
-            ZipPouchHands.LayLoop,
-            $"Fold {2 * PouchLoop.Folded:0} mm of {ribbon.Name} in half and lay it on the front panel between the two short marks at the "
-                + $"{loop.Side} edge, the fold towards the middle of the pouch, the raw ends "
-                + $"{PouchLoop.Outside - ZipPouch.BasteOutside:0} mm past the basted line. Tape the raw ends there, outside that line.",
-            null,
-            "It lies at a right angle to the edge, and its fold lies inside.",
-            changes: [Laid("p-loop", "Ribbon loop", ribbon, true, loop.Area)]
-        )
+                HandKind.Insert,
+                ZipPouchHands.LayLoop,
+                $"Fold {2 * PouchLoop.Folded:0} mm of {ribbon.Name} in half and lay it on the front panel between the two short marks at the "
+                    + $"{loop.Side} edge, the fold towards the middle of the pouch, the raw ends "
+                    + $"{PouchLoop.Outside - ZipPouch.BasteOutside:0} mm past the basted line. Tape the raw ends there, outside that line.",
+                null,
+                "It lies at a right angle to the edge, and its fold lies inside.",
+                changes: [Laid("p-loop", "Ribbon loop", ribbon, true, loop.Area)]
+            )
             .AlignedTo(ZipPouchParts.FrontBaste);
 }

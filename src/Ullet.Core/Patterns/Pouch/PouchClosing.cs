@@ -55,23 +55,22 @@ internal static class PouchClosing
                 [Laid("p-back", "Back", back, false, pouch.Cut, role: LayerRole.Outer)]
             );
         yield return SewAct.Line(ZipPouchParts.ClosingSeam, ActRole.ClosingSeam);
-        yield return SewAct.Line(ZipPouchParts.Zigzag, ActRole.SecondSeam) with { IsOptional = true };
+        yield return SewAct.Line(ZipPouchParts.Zigzag, ActRole.SecondSeam) with
+        {
+            IsOptional = true,
+        };
     }
 
-    private static HandsAct LayBack(
-        string text,
-        PouchSizes pouch,
-        ImmutableArray<LayerChange> changes
-    ) =>
+    private static HandsAct LayBack(string text, PouchSizes pouch, ImmutableArray<LayerChange> changes) =>
         Hands(
-            HandKind.Lay,
-            ZipPouchHands.LayBack,
-            $"{text}; it must be at least {LengthText.AtLeast(pouch.Cut.Width, pouch.Cut.Height)}. Tape its corners.",
-            pouch.Loop is null ? null : "The ribbon loop must lie flat beneath it.",
-            "It covers both panels all round, and no tape lies under the seam.",
-            role: ActRole.LayClosing,
-            changes: changes
-        )
+                HandKind.Lay,
+                ZipPouchHands.LayBack,
+                $"{text}; it must be at least {LengthText.AtLeast(pouch.Cut.Width, pouch.Cut.Height)}. Tape its corners.",
+                pouch.Loop is null ? null : "The ribbon loop must lie flat beneath it.",
+                "It covers both panels all round, and no tape lies under the seam.",
+                role: ActRole.LayClosing,
+                changes: changes
+            )
             // The marks for its corners are the part of the line that lies outside the panels.
             .AlignedTo(ZipPouchParts.ZipPlace, leastSeen: 0.02);
 

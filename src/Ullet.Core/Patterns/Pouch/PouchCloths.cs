@@ -18,7 +18,13 @@ internal static class PouchCloths
         return
         [
             new(stuff.Of(StabiliserOf(pouch.Variant)), "hooped alone", 0, 0),
-            new(stuff.Of(ZipTape), "zip", pouch.Tape.Width, ZipPouch.Tape, Advice: "nylon coil; longer is fine, it is cut off"),
+            new(
+                stuff.Of(ZipTape),
+                "zip",
+                pouch.Tape.Width,
+                ZipPouch.Tape,
+                Advice: "nylon coil; longer is fine, it is cut off"
+            ),
             Panel(stuff.Of(Front), "front panel", pouch, pouch.Lower, ZipPouch.Allowance, Interfaced),
             Panel(stuff.Of(Top), "top panel", pouch, pouch.Upper, ZipPouch.Allowance, Interfaced),
             Whole(stuff.Of(Back), "back", pouch, isLined ? null : Interfaced),
@@ -66,14 +72,7 @@ internal static class PouchCloths
     /// <param name="area">Where it lies once it is folded, mm.</param>
     /// <param name="under">What lies under beyond its fold, mm.</param>
     /// <param name="advice">What else to know, or null.</param>
-    private static ClothNeed Panel(
-        Cloth cloth,
-        string use,
-        PouchSizes pouch,
-        Box area,
-        double under,
-        string? advice
-    )
+    private static ClothNeed Panel(Cloth cloth, string use, PouchSizes pouch, Box area, double under, string? advice)
     {
         var isLower = area.MinY > pouch.Zip;
         var height = area.Height + under;

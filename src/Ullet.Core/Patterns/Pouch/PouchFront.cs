@@ -19,16 +19,16 @@ internal static class PouchFront
         );
         yield return SewAct.Line(ZipPouchParts.ZipPlace, ActRole.PlaceZip);
         yield return Hands(
-            HandKind.Lay,
-            ZipPouchHands.LayZip,
-            $"Lay the closed zip face up along the three lines, its teeth on the middle one and its slider to the right. Its tape must be at "
-                + $"least {LengthText.AtLeast(pouch.Tape.Width, ZipPouch.Tape)}: it reaches {ZipPouch.StopEnd - 5:0} mm past the ends of the lines on the left and "
-                + $"{ZipPouch.SliderEnd - 5:0} mm on the right. Tape both ends down, away from the needle.",
-            $"The slider must lie {ZipPouch.SliderShut - (ZipPouch.Slider.Width / 2) - 5:0} mm or more beyond the right end of the lines: the presser foot must not touch it.",
-            "The teeth lie along the middle line from end to end, and the tape does not bow.",
-            role: ActRole.LayZip,
-            changes: [Laid("p-zip", "Zip", stuff.Of(PouchCloths.ZipTape), true, pouch.Tape)]
-        )
+                HandKind.Lay,
+                ZipPouchHands.LayZip,
+                $"Lay the closed zip face up along the three lines, its teeth on the middle one and its slider to the right. Its tape must be at "
+                    + $"least {LengthText.AtLeast(pouch.Tape.Width, ZipPouch.Tape)}: it reaches {ZipPouch.StopEnd - 5:0} mm past the ends of the lines on the left and "
+                    + $"{ZipPouch.SliderEnd - 5:0} mm on the right. Tape both ends down, away from the needle.",
+                $"The slider must lie {ZipPouch.SliderShut - (ZipPouch.Slider.Width / 2) - 5:0} mm or more beyond the right end of the lines: the presser foot must not touch it.",
+                "The teeth lie along the middle line from end to end, and the tape does not bow.",
+                role: ActRole.LayZip,
+                changes: [Laid("p-zip", "Zip", stuff.Of(PouchCloths.ZipTape), true, pouch.Tape)]
+            )
             .AlignedTo(ZipPouchParts.ZipPlace);
         yield return SewAct.Line(ZipPouchParts.ZipTack, ActRole.TackZip);
         yield return SewAct.Line(ZipPouchParts.ZipStop, ActRole.JoinTape);
@@ -68,25 +68,25 @@ internal static class PouchFront
         string body
     ) =>
         Hands(
-            HandKind.Lay,
-            step,
-            $"Lay the {name} ({cloth.Name}) face down over the zip, its raw edge on the {edge} line on the tape and its body "
-                + $"{body}; it must be at least {LengthText.AtLeast(area.Width, area.Height)}. Where it "
-                + "would reach over the hoop's frame, roll it up from its far edge and tape the roll; tape its corners.",
-            null,
-            "The raw edge lies on the line from end to end.",
-            changes:
-            [
-                Laid(
-                    $"p-{part}",
-                    char.ToUpperInvariant(name[0]) + name[1..],
-                    cloth,
-                    false,
-                    area,
-                    role: LayerRole.Outer
-                ),
-            ]
-        )
+                HandKind.Lay,
+                step,
+                $"Lay the {name} ({cloth.Name}) face down over the zip, its raw edge on the {edge} line on the tape and its body "
+                    + $"{body}; it must be at least {LengthText.AtLeast(area.Width, area.Height)}. Where it "
+                    + "would reach over the hoop's frame, roll it up from its far edge and tape the roll; tape its corners.",
+                null,
+                "The raw edge lies on the line from end to end.",
+                changes:
+                [
+                    Laid(
+                        $"p-{part}",
+                        char.ToUpperInvariant(name[0]) + name[1..],
+                        cloth,
+                        false,
+                        area,
+                        role: LayerRole.Outer
+                    ),
+                ]
+            )
             .AlignedTo(ZipPouchParts.ZipTack);
 
     internal static HandsAct FoldPanel(PatternHand step, string part, string name, string way, Box area) =>

@@ -12,12 +12,7 @@ internal static class PouchZones
         yield return Zone(
             "teeth",
             "Zip teeth",
-            new Box(
-                band.Left - 5,
-                pouch.Zip - (ZipPouch.Teeth / 2),
-                band.Right + 5,
-                pouch.Zip + (ZipPouch.Teeth / 2)
-            ),
+            new Box(band.Left - 5, pouch.Zip - (ZipPouch.Teeth / 2), band.Right + 5, pouch.Zip + (ZipPouch.Teeth / 2)),
             new ZoneMaking
             {
                 From = lay,

@@ -91,7 +91,8 @@ public sealed class ZipPouch : IPattern
 
     public string Name => "Zip pouch";
 
-    public string Summary => "A pouch with a zip across its front, sewn in one hooping: lined with no raw seam inside, quick, or unlined.";
+    public string Summary =>
+        "A pouch with a zip across its front, sewn in one hooping: lined with no raw seam inside, quick, or unlined.";
 
     public ImmutableArray<PatternNumberField> Numbers =>
         [

@@ -17,11 +17,7 @@ internal static class MugRugSteps
     internal static IEnumerable<PatternAct> Of(PatternStuff stuff, SeamGap gap, Box cut)
     {
         var form = gap.Form;
-        var (batting, front, back) = (
-            stuff.Of(PatternCloths.Batting),
-            stuff.Of(MugRug.Front),
-            stuff.Of(MugRug.Back)
-        );
+        var (batting, front, back) = (stuff.Of(PatternCloths.Batting), stuff.Of(MugRug.Front), stuff.Of(MugRug.Back));
         var laid = Filling(form);
         yield return HoopUpStabiliser(stuff, cut);
         yield return SewAct.Line(MugRugParts.BattingPlace);
@@ -53,7 +49,10 @@ internal static class MugRugSteps
             changes: [Laid("p-front", "Front", front, true, cut, role: LayerRole.Outer)]
         );
         yield return SewAct.Line(MugRugParts.FrontTack);
-        yield return SewAct.Line(MugRugParts.Quilting) with { IsOptional = true };
+        yield return SewAct.Line(MugRugParts.Quilting) with
+        {
+            IsOptional = true,
+        };
         yield return Hands(
             HandKind.Lay,
             MugRugHands.LayBack,

@@ -30,29 +30,12 @@ internal sealed class SeamForm(Contour contour)
     /// <summary>The leftmost and the rightmost place of it at a height; null where it does not reach.</summary>
     internal (double Left, double Right)? At(double y)
     {
-        var (left, right) = (double.MaxValue, double.MinValue);
-        var points = _ring.Points;
-        for (var i = 0; i < points.Length; i++)
-        {
-            Budget.Spend();
-            var (a, b) = (points[i], points[(i + 1) % points.Length]);
-            if ((a.Y <= y) != (b.Y <= y))
-            {
-                var x = a.X + ((b.X - a.X) * (y - a.Y) / (b.Y - a.Y));
-                (left, right) = (Math.Min(left, x), Math.Max(right, x));
-            }
-        }
-        return left <= right ? (left, right) : null;
+        var crossings = Crossings(y).ToList();
+        return crossings.Count > 0 ? (crossings.Min(), crossings.Max()) : null;
     }
 
     /// <summary>How often it crosses a height: twice where nothing lies beside.</summary>
-    internal int CrossingsAt(double y)
-    {
-        var points = _ring.Points;
-        return Enumerable
-            .Range(0, points.Length)
-            .Count(i => (points[i].Y <= y) != (points[(i + 1) % points.Length].Y <= y));
-    }
+    internal int CrossingsAt(double y) => Crossings(y).Count();
 
     /// <summary>The widest and the narrowest that it is over a stretch of heights, mm.</summary>
     internal (double Outer, double Inner, double Left, double Right) Over(double from, double to)
@@ -79,9 +62,9 @@ internal sealed class SeamForm(Contour contour)
         for (var top = from; top < to; top += Step)
         {
             var (left, right) = (double.MinValue, double.MaxValue);
-            for (var y = top; y <= to && At(y) is var (l, r); y += Step)
+            for (var y = top; y <= to; y += Step)
             {
-                (left, right) = (Math.Max(left, l), Math.Min(right, r));
+                (left, right) = Common((left, right), y);
                 if (right - left < Step)
                 {
                     break;
@@ -96,6 +79,34 @@ internal sealed class SeamForm(Contour contour)
             }
         }
         return best.Box;
+    }
+
+    /// <summary>The widest stretch that lies in the form at a height and in another stretch; of no width where there is none.</summary>
+    private (double Left, double Right) Common((double Left, double Right) within, double y)
+    {
+        var crossings = Crossings(y).Order().ToList();
+        var widest = (within.Left, Right: within.Left);
+        for (var i = 0; i + 1 < crossings.Count; i += 2)
+        {
+            var (left, right) = (Math.Max(within.Left, crossings[i]), Math.Min(within.Right, crossings[i + 1]));
+            widest = right - left > widest.Right - widest.Left ? (left, right) : widest;
+        }
+        return widest;
+    }
+
+    /// <summary>Where the form crosses a height.</summary>
+    private IEnumerable<double> Crossings(double y)
+    {
+        var points = _ring.Points;
+        for (var i = 0; i < points.Length; i++)
+        {
+            Budget.Spend();
+            var (a, b) = (points[i], points[(i + 1) % points.Length]);
+            if ((a.Y <= y) != (b.Y <= y))
+            {
+                yield return a.X + ((b.X - a.X) * (y - a.Y) / (b.Y - a.Y));
+            }
+        }
     }
 
     /// <summary>The form a distance outside of this one (inside below 0), round about corners.</summary>
@@ -267,9 +278,12 @@ internal sealed record SeamGap(SeamForm Form, Point Middle, Point Outward, doubl
     /// <summary>Where it is, in words: "in the lower edge".</summary>
     internal string Where =>
         Math.Abs(Outward.Y) >= Math.Abs(Outward.X)
-            ? Outward.Y > 0 ? "in the lower edge" : "in the upper edge"
-            : Outward.X > 0 ? "in the right edge"
-        : "in the left edge";
+            ? Outward.Y > 0
+                ? "in the lower edge"
+                : "in the upper edge"
+            : Outward.X > 0
+                ? "in the right edge"
+                : "in the left edge";
 
     /// <summary>Two short lines across the allowance at its ends, mm long.</summary>
     internal IEnumerable<ImmutableArray<Curve>> Marks(double length)

@@ -118,9 +118,7 @@ internal static class SeamForms
     {
         var box = contour.Bounds();
         return contour.Transform(
-            Affine
-                .Translate(-box.Centre.X, -box.Centre.Y)
-                .Then(Affine.Scale(width / box.Width, height / box.Height))
+            Affine.Translate(-box.Centre.X, -box.Centre.Y).Then(Affine.Scale(width / box.Width, height / box.Height))
         );
     }
 

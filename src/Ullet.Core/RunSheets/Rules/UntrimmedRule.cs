@@ -24,7 +24,11 @@ internal sealed class UntrimmedRule : IOrderRule
             for (var high = low + 1; high < units.Length; high++)
             {
                 Budget.Spend();
-                if (units[low].Basting is not null || units[high].Basting is not null || IsOneCloth(units[low], units[high]))
+                if (
+                    units[low].Basting is not null
+                    || units[high].Basting is not null
+                    || IsOneCloth(units[low], units[high])
+                )
                 {
                     continue;
                 }
@@ -166,7 +170,12 @@ internal sealed class UntrimmedRule : IOrderRule
             // What lies beneath everything is pierced by nothing that is not meant to be.
             return laid.IsBeneath
                 ? null
-                : new Waste(lay, trim, new AreaIndex(laid.Area), Box.Of(laid.Area.SelectMany(region => region.Shell.Points)));
+                : new Waste(
+                    lay,
+                    trim,
+                    new AreaIndex(laid.Area),
+                    Box.Of(laid.Area.SelectMany(region => region.Shell.Points))
+                );
         }
 
         internal bool Meets(SewnUnit unit) =>
