@@ -40,6 +40,7 @@ public sealed record Rehearsal(
 /// <param name="StitchCount">Needle points.</param>
 /// <param name="TrimCount">Trims.</param>
 /// <param name="Runs">Needle points between trims, flat x, y, x, y, mm.</param>
+/// <param name="Layers">What changes of the picture from above.</param>
 /// <param name="Sight">What is seen once it is done.</param>
 public sealed record RehearsedStep(
     int Number,
@@ -58,6 +59,7 @@ public sealed record RehearsedStep(
     int StitchCount,
     int TrimCount,
     ImmutableArray<ImmutableArray<double>> Runs,
+    ImmutableArray<RehearsedLayer> Layers,
     RehearsedSight Sight
 );
 
@@ -89,6 +91,7 @@ public static class StandInMachine
     {
         var seconds = StepTimes.Of(file);
         var sights = HoopSights.Of(file);
+        var layers = new RehearsedLayers(file);
         var metres = new double[file.Threads.Length + 1];
         var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
         for (var i = 0; i < file.Steps.Length; i++)
@@ -99,7 +102,7 @@ public static class StandInMachine
                 file.Steps[i] switch
                 {
                     ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres, sight),
-                    ProgramHands hands => Wait(i + 1, hands, seconds[i], sight),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i], layers.Next(hands), sight),
                     _ => throw new InvalidOperationException("Unknown kind of step."),
                 }
             );
@@ -183,6 +186,7 @@ public static class StandInMachine
             step.StitchCount,
             step.TrimCount,
             runs.ToImmutable(),
+            [],
             sight
         );
     }
@@ -190,8 +194,15 @@ public static class StandInMachine
     /// <param name="number">From 1.</param>
     /// <param name="step">The file's step.</param>
     /// <param name="seconds">How long it takes.</param>
+    /// <param name="layers">What it changes of the picture from above.</param>
     /// <param name="sight">What is seen once it is done.</param>
-    private static RehearsedStep Wait(int number, ProgramHands step, double seconds, RehearsedSight sight) =>
+    private static RehearsedStep Wait(
+        int number,
+        ProgramHands step,
+        double seconds,
+        ImmutableArray<RehearsedLayer> layers,
+        RehearsedSight sight
+    ) =>
         new(
             number,
             StepKind.Hand,
@@ -209,6 +220,7 @@ public static class StandInMachine
             0,
             0,
             [],
+            layers,
             sight
         );
 }

@@ -36,18 +36,15 @@ export class FilmPainter {
     ctx.clearRect(0, 0, this.canvas.width, this.canvas.height);
     if (now.kind === "hand") {
       // What is to be laid shows through while the card asks for it, so that it can be held against the line.
-      const known = new Set(this.rehearsal.steps[at.step - 1]?.sight.things ?? now.sight.things);
-      ctx.drawImage(
-        this.picture({
-          ...now.sight,
-          things: now.sight.things.filter((thing) => thing < 0 || known.has(thing)),
-        }),
-        0,
-        0,
-      );
+      const before = this.rehearsal.steps[at.step - 1]?.sight.things ?? now.sight.things;
+      const layers = new Set(before.map((thing) => this.rehearsal.shapes[thing]?.layerId));
+      // What lay there already is drawn as it lies now: trimmed, or folded over.
+      const isKnown = (thing: number) => layers.has(this.rehearsal.shapes[thing]?.layerId);
+      const things = now.sight.things.filter((thing) => thing < 0 || isKnown(thing));
+      ctx.drawImage(this.picture({ ...now.sight, things }), 0, 0);
       ctx.globalAlpha = 0.72;
       for (const thing of now.sight.things)
-        if (thing >= 0 && !known.has(thing)) this.thing(ctx, thing, now.sight);
+        if (thing >= 0 && !isKnown(thing)) this.thing(ctx, thing, now.sight);
       ctx.globalAlpha = 1;
       return;
     }
