@@ -53,9 +53,7 @@ internal sealed class AlignCheck : ICheck
             return $"{name}, which is sewn only later";
         }
         var isBehind = hand.Work.Kind == HandKind.LayBehind;
-        return
-            input.Stitches.TryGetValue(steps[line].Key, out var sewn)
-            && Seen([.. sewn.Runs.SelectMany(run => run.Points)], line, before, isBehind, input) < to.LeastSeen
+        return Seen([.. input.PointsOf(steps[line].Key)], line, before, isBehind, input) < to.LeastSeen
             ? $"{name}, which can't be seen any more: {Covering(line, before, isBehind, input)}"
             : null;
     }

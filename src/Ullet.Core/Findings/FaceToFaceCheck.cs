@@ -28,7 +28,7 @@ internal sealed class FaceToFaceCheck : ICheck
                 && !StageTable.Of(step.Stage.Id).IsTakenOut
                 && FaceToFace(input.Layers[i]) is not null
             )
-            .Select(i => (Step: (StitchStep)steps[i], At: i, Points: PointsOf(steps[i].Key, input)))
+            .Select(i => (Step: (StitchStep)steps[i], At: i, Points: input.PointsOf(steps[i].Key).ToImmutableArray()))
             .Where(sewn => !sewn.Points.IsEmpty)
             .ToList();
         if (closed.Count < 2)
@@ -50,7 +50,7 @@ internal sealed class FaceToFaceCheck : ICheck
             var wrong = points
                 .Where(place => inside.Holds(place) && under.Holds(place) && over.Holds(place))
                 .Select(place => (Point?)place)
-                .FirstOrDefault(place => seam.Points.Min(point => point.DistanceTo(place!.Value)) > AtSeam);
+                .FirstOrDefault(place => IsFar(place!.Value, seam.Points));
             if (wrong is { } hit)
             {
                 yield return new Finding(
@@ -65,10 +65,13 @@ internal sealed class FaceToFaceCheck : ICheck
         }
     }
 
-    private static double Area(Box box) => box.Width * box.Height;
+    private static bool IsFar(Point place, ImmutableArray<Point> seam)
+    {
+        Budget.Spend(1 + (seam.Length / 8));
+        return seam.Min(point => point.DistanceTo(place)) > AtSeam;
+    }
 
-    private static ImmutableArray<Point> PointsOf(StepKey key, FindingInput input) =>
-        input.Stitches.TryGetValue(key, out var sewn) ? [.. sewn.Runs.SelectMany(run => run.Points)] : [];
+    private static double Area(Box box) => box.Width * box.Height;
 
     /// <summary>The lowest of the layers that lie right sides together with one above; null for none.</summary>
     private static (PresentLayer Lower, PresentLayer Upper)? FaceToFace(ImmutableArray<PresentLayer> layers)

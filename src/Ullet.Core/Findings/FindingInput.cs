@@ -41,6 +41,10 @@ public sealed record FindingInput(
     /// <summary>Whether the work can be turned; null where it is not turned.</summary>
     public TurningReport? Turning { get; init; }
 
+    /// <summary>Needle points of a stitch step, before travel and locks, mm; none of one that is not there.</summary>
+    public IEnumerable<Point> PointsOf(StepKey key) =>
+        Stitches.TryGetValue(key, out var sewn) ? sewn.Runs.SelectMany(run => run.Points) : [];
+
     /// <summary>The elements with operations.</summary>
     public ImmutableArray<OperatedElement> Operated { get; init; } = [];
 }

@@ -43,7 +43,13 @@ internal sealed class WasteCheck : ICheck
     )
     {
         var layer = input.Layers[until - 1].FirstOrDefault(known => known.Id == trimmed.LayerId);
-        if (layer is null || RegionOverlay.Difference(layer.Area, trimmed.Area) is not { IsEmpty: false } waste)
+        if (layer is null)
+        {
+            return null;
+        }
+        // Deeper in than scissors and needle are exact.
+        var waste = RegionOffset.By(RegionOverlay.Difference(layer.Area, trimmed.Area), -Exact);
+        if (waste.IsEmpty)
         {
             return null;
         }
@@ -56,17 +62,13 @@ internal sealed class WasteCheck : ICheck
                 || step.OwnerId == trimmed.LayerId
                 || StageTable.Of(step.Stage.Id).IsTakenOut
                 || IsOfOneSheet(step, layer, input)
-                || !input.Stitches.TryGetValue(step.Key, out var sewn)
             )
             {
                 continue;
             }
-            foreach (var at in sewn.Runs.SelectMany(run => run.Points).Where(at => box.Contains(at) && area.Holds(at)))
+            foreach (var at in input.PointsOf(step.Key).Where(at => box.Contains(at) && area.Holds(at)))
             {
-                if (RegionOverlay.DistanceToRings(waste, at) > Exact)
-                {
-                    return (step, layer, at);
-                }
+                return (step, layer, at);
             }
         }
         return null;
