@@ -96,7 +96,7 @@ public sealed class FirstHarvestPatch : IPattern
             Box = BoxOf(outlines.Bounds()),
             Making = new ClothMaking
             {
-                ClothId = Ground.Id,
+                ClothId = HarvestPatch.Ground.Id,
                 Method = Method.TrimInTheHoop,
                 Stages = new StageSettings { Cover = new CoverSettings { Width = 4 } },
             },
@@ -126,8 +126,8 @@ public sealed class FirstHarvestPatch : IPattern
             [.. middles.SelectMany((at, i) => Places(at, width, height, i))],
             [
                 new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
-                new(stuff.Of(Ground), "patch", laid.Width, laid.Height),
-                new(stuff.Of(Backing), "backing", laid.Width, laid.Height),
+                new(stuff.Of(HarvestPatch.Ground), "patch", laid.Width, laid.Height),
+                new(stuff.Of(HarvestPatch.Backing), "backing", laid.Width, laid.Height),
                 .. Motifs.ClothOf(this, use, stuff),
             ],
             [
@@ -160,7 +160,7 @@ public sealed class FirstHarvestPatch : IPattern
     private static IEnumerable<PatternAct> Acts(PatternStuff stuff, Box laid, ImmutableArray<Region> patches, int count)
     {
         var one = count == 1;
-        var (ground, backing) = (stuff.Of(Ground), stuff.Of(Backing));
+        var (ground, backing) = (stuff.Of(HarvestPatch.Ground), stuff.Of(HarvestPatch.Backing));
         var thread = stuff.CoverThread(HarvestPatchParts.Patch) is { } name ? $" ({name})" : "";
         var what = one ? "the patch" : $"all {count} patches";
         yield return HoopUpStabiliser(stuff, laid);
@@ -225,17 +225,7 @@ public sealed class FirstHarvestPatch : IPattern
         var side = Math.Min(width * 0.42, height * 0.4);
         var motif = new Box(middle.X - (side / 2), words.MaxY + 4, middle.X + (side / 2), words.MaxY + 4 + side);
         var suffix = number == 0 ? "" : $"-{number + 1}";
-        yield return new FillInPlace("motif", $"p-motif{suffix}", motif, Ground.Id);
-        yield return new FillInPlace("words", $"p-words{suffix}", words, Ground.Id);
+        yield return new FillInPlace("motif", $"p-motif{suffix}", motif, HarvestPatch.Ground.Id);
+        yield return new FillInPlace("words", $"p-words{suffix}", words, HarvestPatch.Ground.Id);
     }
-
-    private static readonly Cloth Ground = PatternCloths.Of("ground", "oat twill", "#d9ccaf", ClothKind.Denim);
-
-    private static readonly Cloth Backing = PatternCloths.Of(
-        "backing",
-        "slate felt",
-        "#59646f",
-        ClothKind.Felt,
-        ClothTexture.Plain
-    );
 }

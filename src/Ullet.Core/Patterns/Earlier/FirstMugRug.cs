@@ -78,8 +78,8 @@ public sealed class FirstMugRug : IPattern
                 {
                     Lines = SeamOn(seam, numbers["radius"]),
                 },
-                new(stuff.Of(Front), "front", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"]) },
-                new(stuff.Of(Back), "back", cut.Width, cut.Height)
+                new(stuff.Of(MugRug.Front), "front", cut.Width, cut.Height) { Lines = SeamOn(seam, numbers["radius"]) },
+                new(stuff.Of(MugRug.Back), "back", cut.Width, cut.Height)
                 {
                     Lines = SeamOn(seam, numbers["radius"], numbers["gap"]),
                 },
@@ -155,7 +155,7 @@ public sealed class FirstMugRug : IPattern
 
     private static IEnumerable<PatternAct> Acts(PatternStuff stuff, Box seam, Box cut, double gap)
     {
-        var (batting, front, back) = (stuff.Of(PatternCloths.Batting), stuff.Of(Front), stuff.Of(Back));
+        var (batting, front, back) = (stuff.Of(PatternCloths.Batting), stuff.Of(MugRug.Front), stuff.Of(MugRug.Back));
         var laid = seam.Grown(5);
         yield return HoopUpStabiliser(stuff, cut);
         yield return SewAct.Line(MugRugParts.BattingPlace);
@@ -228,22 +228,13 @@ public sealed class FirstMugRug : IPattern
         var tall = Math.Min(room.Height, 40);
         return
         [
-            new FillInPlace("motif", "p-motif", motif, Front.Id),
+            new FillInPlace("motif", "p-motif", motif, MugRug.Front.Id),
             new FillInPlace(
                 "words",
                 "p-words",
                 new Box(motif.MaxX + 8, room.Centre.Y - (tall / 2), room.MaxX, room.Centre.Y + (tall / 2)),
-                Front.Id
+                MugRug.Front.Id
             ),
         ];
     }
-
-    private static readonly Cloth Front = PatternCloths.Of("front", "oat linen", "#e6dcc6", ClothKind.Linen);
-
-    private static readonly Cloth Back = PatternCloths.Of(
-        "back",
-        "slate dotted cotton",
-        "#5b6b7d",
-        texture: ClothTexture.Dotted
-    );
 }
