@@ -190,6 +190,8 @@ public sealed class TypeAndPressTests(UlletSite site) : BrowserTest(site), IClas
             visitor.TypeAndPress("Duplicate Star", ("Height", "huge"));
             visitor.WaitForText("\"huge\" is not a length.");
             Assert.Single(Scene(visitor)["elements"]!.AsArray());
+            visitor.TypeAndPressSlowly("Duplicate Star", "Height", "vast", "\"vast\" is not a length.");
+            Assert.Single(Scene(visitor)["elements"]!.AsArray());
             visitor.Click("button", "Letters");
             visitor.TypeAndPress("Cancel", ("Cap height", "no number"));
             visitor.WaitForNoText("Words to set");

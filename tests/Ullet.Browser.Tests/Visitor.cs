@@ -9,7 +9,8 @@ namespace Ullet.Browser.Tests;
 /// <summary>A person at a browser of 1280 × 800: finds things by their visible names, and waits for states.</summary>
 internal sealed class Visitor
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
+    /// <summary>How long anything is waited for; a loaded machine of two slow cores draws the shelf's first pictures in up to 20 s.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
 
     private readonly ChromeDriver _driver;
     private readonly string _folder;
@@ -106,6 +107,18 @@ internal sealed class Visitor
             hands.Click(Field(label)).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).SendKeys(text);
         }
         hands.Click(Find("button", button)).Perform();
+        WaitUntilIdle();
+    }
+
+    /// <summary>Types into a field and presses a button as hands do that are slower than the server: the mouse button goes up only
+    /// after a text is there.</summary>
+    internal void TypeAndPressSlowly(string button, string label, string text, string untilText)
+    {
+        var hands = new Actions(_driver);
+        hands.Click(Field(label)).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).SendKeys(text);
+        hands.ClickAndHold(Find("button", button)).Perform();
+        WaitForText(untilText);
+        new Actions(_driver).Release().Perform();
         WaitUntilIdle();
     }
 

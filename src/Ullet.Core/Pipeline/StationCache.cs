@@ -65,7 +65,8 @@ public sealed class StationCache
     {
         lock (_thinning)
         {
-            foreach (var (key, _) in _entries.OrderBy(pair => pair.Value.Used).ToList())
+            // ToArray is taken at one moment; sorting the dictionary itself fails when another thread adds in between.
+            foreach (var (key, _) in _entries.ToArray().OrderBy(pair => pair.Value.Used))
             {
                 if (Bytes <= _most / 4 * 3)
                 {

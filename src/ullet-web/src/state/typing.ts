@@ -13,6 +13,12 @@ const drafts = new Set<Draft>();
 /** What was typed is being taken; presses made meanwhile wait for it in their order. */
 let taking: Promise<boolean> | null = null;
 
+/** How often something typed could not be taken. */
+let refusals = 0;
+
+/** The refusals there were when the mouse button went down: a press that began before a refusal was not made knowing of it. */
+let refusalsAtPress = 0;
+
 /** Presses that were held and are made again. */
 const again = new WeakSet<Event>();
 
@@ -25,6 +31,11 @@ export function noteDraft(draft: Draft) {
 
 export function dropDraft(draft: Draft) {
   drafts.delete(draft);
+}
+
+/** Notes that something typed could not be taken: a press that has begun is held. */
+export function noteRefusal() {
+  refusals += 1;
 }
 
 /** Takes all that was typed, in the order of typing; false as soon as something can't be taken. */
@@ -45,7 +56,8 @@ function takeTyped(): Promise<boolean> {
  * marked with data-lets-go lets go of what was typed. */
 export function guardPresses(page: Window) {
   const onPress = (event: Event) => {
-    if (again.has(event) || (drafts.size === 0 && !taking)) return;
+    const refusedMeanwhile = event instanceof PointerEvent && event.detail > 0 && refusals !== refusalsAtPress;
+    if (again.has(event) || (drafts.size === 0 && !taking && !refusedMeanwhile)) return;
     const { target } = event;
     if (!(target instanceof Element)) return;
     if (event instanceof KeyboardEvent && (OWN_KEYS.has(event.key) || isField(target))) return;
@@ -57,6 +69,7 @@ export function guardPresses(page: Window) {
     }
     event.preventDefault();
     event.stopImmediatePropagation();
+    if (refusedMeanwhile) return;
     void takeTyped().then((ok) => {
       if (ok && target.isConnected) repeat(event, target);
     });
@@ -64,6 +77,8 @@ export function guardPresses(page: Window) {
   const onLeave = (event: BeforeUnloadEvent) => {
     if (drafts.size > 0 || useView.getState().pending > 0) event.preventDefault();
   };
+  // Comes before the field is left, which takes what was typed.
+  page.addEventListener("pointerdown", () => (refusalsAtPress = refusals), { capture: true });
   page.addEventListener("click", onPress, { capture: true });
   page.addEventListener("keydown", onPress, { capture: true });
   page.addEventListener("beforeunload", onLeave);

@@ -1,7 +1,7 @@
 import { flushSync } from "react-dom";
 import { Refused } from "../../api/client";
 import { say } from "../../state/messages";
-import { dropDraft, noteDraft, type Draft } from "../../state/typing";
+import { dropDraft, noteDraft, noteRefusal, type Draft } from "../../state/typing";
 import { useView } from "../../state/view";
 
 /** What a field shows and where what is typed goes. */
@@ -77,6 +77,7 @@ export class FieldDraft<T> implements Draft {
       return true;
     } catch (fault) {
       dropDraft(this);
+      noteRefusal();
       this.set({ wrong: true });
       if (!(fault instanceof Refused)) throw fault;
       say(fault.message, "trouble");
