@@ -1,5 +1,7 @@
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Findings;
+using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
@@ -16,6 +18,8 @@ internal static class PlanBench
         var context = new EditContext(new Evaluator(new StationCache(), new FontShelf()));
         return
         [
+            Checked("planning and checking a pouch of 40 steps, against one full stitch run", Pouch(context), context),
+            Checked("planning and checking 13 pieces sewn together, against one full run", Pieces(context), context),
             Line("planning a pouch of 40 steps, against making all of its stitches", Pouch(context), context),
             Line("planning 13 pieces sewn together, against making all of their stitches", Pieces(context), context),
         ];
@@ -28,6 +32,32 @@ internal static class PlanBench
         var whole = Measured.Median(9, _ => new Evaluator(new StationCache(), new FontShelf()).Evaluate(project));
         // A whole evaluation plans twice: once as asked, once for the stops of the other order.
         return new Ratio(name, planned, whole - (2 * planned));
+    }
+
+    /// <summary>Planning, layers, turning and all checks, against the stitches of every step.</summary>
+    private static Ratio Checked(string name, Project project, EditContext context)
+    {
+        var evaluated = context.Evaluator.Evaluate(project);
+        var judged = Measured.Median(
+            15,
+            _ =>
+            {
+                Planner.Plan(project, evaluated.Work);
+                LayerStates.After(
+                    evaluated.RunSheet.Steps.Select(step => step is HandStep hand ? hand.Work.Changes : [])
+                );
+                Turns.Of(evaluated.Hoopings[0], new StationCache(), CancellationToken.None);
+                Checks.Run(evaluated.CheckedOn);
+            }
+        );
+        var sewn = Measured.Median(
+            9,
+            _ =>
+                new Sewing(new StationCache(), project, CancellationToken.None).Of(
+                    new HoopingSheet(project.Hooping, evaluated.RunSheet)
+                )
+        );
+        return new Ratio(name, judged, sewn / 5);
     }
 
     private static Project Pouch(EditContext context)

@@ -39,6 +39,7 @@ internal static class Laying
         {
             Holding.Fused => "press it down so that its backing holds",
             Holding.Taped => "tape it away from the needle",
+            Holding.Sprayed => "hold it with basting spray, sprayed on its underside away from the machine",
             Holding.Nothing => "hold it flat until the tack-down is done",
         };
 
@@ -51,6 +52,7 @@ internal static class Laying
         {
             Holding.Fused => "Take the hoop off the machine and press it down so that its backing holds.",
             Holding.Taped => "Tape its corners away from the needle.",
+            Holding.Sprayed => "Before, spray its underside lightly, away from the machine; then smooth it down.",
             Holding.Nothing => "Hold it flat, fingers clear of the needle.",
         };
         return new HandAct(
@@ -77,6 +79,7 @@ internal static class Laying
         {
             Holding.Fused => "and fuse it, the hoop off the machine",
             Holding.Taped => "and tape it",
+            Holding.Sprayed => "and smooth it down, its underside sprayed lightly beforehand, away from the machine",
             Holding.Nothing => "and hold it flat",
         };
         return new HandAct(

@@ -12,6 +12,20 @@ internal static class HoopingCheck
             .Concat(
                 DocumentCheck.Found(
                     "",
+                    false,
+                    Limits.CheckRange(
+                        hooping.FootRadius,
+                        StitchRanges.FootRadius.Least,
+                        StitchRanges.FootRadius.Most,
+                        "mm",
+                        "The presser foot's radius",
+                        "footRadius"
+                    )
+                )
+            )
+            .Concat(
+                DocumentCheck.Found(
+                    "",
                     true,
                     [
                         hooping.GroundClothId is null && hooping.StabiliserClothId is null

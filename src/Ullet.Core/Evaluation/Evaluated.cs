@@ -23,6 +23,9 @@ public sealed record Evaluated(
     ImmutableArray<Finding> Findings
 )
 {
+    /// <summary>What the checks read.</summary>
+    public required FindingInput CheckedOn { get; init; }
+
     /// <summary>The steps of the first hooping.</summary>
     public RunSheet RunSheet => Hoopings[0].RunSheet;
 

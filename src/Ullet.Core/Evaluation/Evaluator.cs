@@ -98,20 +98,19 @@ public sealed class Evaluator
         var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
         var layers = LayerStates.After(runSheet.Steps.Select(step => step is HandStep hand ? hand.Work.Changes : []));
         var turning = Turns.Of(first, _cache, cancellation);
-        var findings = Checks.Run(
-            new FindingInput(project, outlines, cloths, first.Stitches, first.Program, sheets)
-            {
-                RunSheet = runSheet,
-                Layers = layers,
-                Plan = plan,
-                Operated = Operated(project, shapes, cancellation),
-                Covers = Judged(_judge, stage => stage.Cover is not null, first, cancellation),
-                Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
-                Turning = turning,
-            }
-        );
-        return new Evaluated(project, outlines, cloths, hoopings, sheets, findings)
+        var checkedOn = new FindingInput(project, outlines, cloths, first.Stitches, first.Program, sheets)
         {
+            RunSheet = runSheet,
+            Layers = layers,
+            Plan = plan,
+            Operated = Operated(project, shapes, cancellation),
+            Covers = Judged(_judge, stage => stage.Cover is not null, first, cancellation),
+            Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
+            Turning = turning,
+        };
+        return new Evaluated(project, outlines, cloths, hoopings, sheets, Checks.Run(checkedOn))
+        {
+            CheckedOn = checkedOn,
             Shapes = shapes,
             Work = work,
             Layers = layers,

@@ -77,6 +77,7 @@ public static class Checks
         new ZoneCheck(),
         new TurningCheck(),
         new SliderCheck(),
+        new FootCheck(),
         new AlignCheck(),
         new TakenOutCheck(),
         new FaceToFaceCheck(),

@@ -45,6 +45,9 @@ public sealed record LayerLaid(string LayerId, string Name, Cloth Cloth, bool Fa
 
     /// <summary>What it is to the finished thing.</summary>
     public LayerRole Role { get; init; }
+
+    /// <summary>The middle of the slider while it is shut, mm; null for what has none.</summary>
+    public Point? Slider { get; init; }
 }
 
 /// <summary>A layer is cut back to an area, mm.</summary>

@@ -18,6 +18,7 @@ internal static class LayerChangeKey
                 laid.FaceUp,
                 laid.IsBeneath,
                 laid.Role,
+                laid.Slider,
                 laid.Cloth.Kind,
                 Cloth = laid.Cloth.Id,
                 Area = Written(laid.Area),

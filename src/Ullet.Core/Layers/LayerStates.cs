@@ -27,6 +27,12 @@ public sealed record PresentLayer(
     /// <summary>Windows and slots that were cut into it, mm.</summary>
     public ImmutableArray<Region> Windows { get; init; } = [];
 
+    /// <summary>The middle of its slider where it is shut, mm; null for what has none.</summary>
+    public Point? SliderShut { get; init; }
+
+    /// <summary>The middle of its slider as it stands, mm: at the far end of what is open.</summary>
+    public Point? Slider => Parted?.From ?? SliderShut;
+
     /// <summary>Where it is parted without being cut: the open part of a zip.</summary>
     public (Point From, Point To)? Parted { get; init; }
 }
@@ -103,6 +109,7 @@ public static class LayerStates
         var layer = new PresentLayer(laid.LayerId, laid.Name, laid.Cloth, laid.FaceUp, laid.IsBeneath, laid.Area)
         {
             Role = laid.Role,
+            SliderShut = laid.Slider,
         };
         var rest = now.RemoveAll(known => known.Id == laid.LayerId);
         return laid.IsBeneath ? rest.Insert(0, layer) : rest.Add(layer);

@@ -37,6 +37,22 @@ internal static class PatternCloths
         ClothTexture.Plain
     );
 
+    internal static readonly Cloth StickyTearAway = Of(
+        "sticky-tear-away",
+        "sticky tear-away stabiliser",
+        "#f0ede2",
+        ClothKind.Stabiliser,
+        ClothTexture.Plain
+    );
+
+    internal static readonly Cloth StickyWashAway = Of(
+        "sticky-wash-away",
+        "sticky wash-away stabiliser",
+        "#e8f0f2",
+        ClothKind.WashAway,
+        ClothTexture.Plain
+    );
+
     internal static readonly Cloth Batting = Of(
         "batting",
         "thin cotton batting",

@@ -26,16 +26,18 @@ internal static class PatternHands
     /// <param name="laid">All that will be laid on it, mm.</param>
     /// <param name="stabiliser">Which; null for a medium tear-away.</param>
     /// <param name="role">Whether it stays or comes out again.</param>
+    /// <param name="hold">What keeps cloths on it; null for tape.</param>
     internal static HandsAct HoopUpStabiliser(
         PatternStuff stuff,
         Box laid,
         Cloth? stabiliser = null,
-        LayerRole role = LayerRole.Inner
+        LayerRole role = LayerRole.Inner,
+        PatternHold? hold = null
     ) =>
         Hands(
             HandKind.HoopUp,
             HoopUp,
-            $"Hoop {stuff.Of(stabiliser ?? PatternCloths.Stabiliser).Name} alone, drum-tight; it must reach past the hoop all round.",
+            $"Hoop {stuff.Of(stabiliser ?? PatternCloths.Stabiliser).Name} alone, drum-tight; it must reach past the hoop all round.{hold?.Hooping}",
             hoopOff: true,
             role: ActRole.HoopUp,
             changes:

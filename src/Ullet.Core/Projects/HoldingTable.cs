@@ -9,6 +9,7 @@ public static class HoldingTable
     [
         (Holding.Taped, "tape"),
         (Holding.Fused, "a fusible backing"),
+        (Holding.Sprayed, "basting spray"),
         (Holding.Nothing, "hands only"),
     ];
 }

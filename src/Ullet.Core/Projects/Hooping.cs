@@ -22,6 +22,15 @@ public sealed record Hooping
     [System.Text.Json.Serialization.JsonIgnore]
     public string TopClothId => GroundClothId ?? StabiliserClothId ?? "";
 
+    /// <summary>What keeps the ground on the stabiliser; of no meaning where one of them is missing.</summary>
+    public GroundHold GroundHold { get; init; }
+
+    /// <summary>The presser foot reaches so far about the needle, mm; 3 to 15.</summary>
+    public double FootRadius { get; init; } = UsualFootRadius;
+
+    /// <summary>mm.</summary>
+    public const double UsualFootRadius = 6;
+
     /// <summary>Thread of placements and tack-downs that have none of their own.</summary>
     public required string LineThreadId { get; init; }
 

@@ -14,5 +14,6 @@ public static class StitchRanges
     public static readonly (double Least, double Most) BeanInset = (0.5, 8.0);
     public static readonly (double Least, double Most) CutAllowance = (-1.0, 3.0);
     public static readonly (double Least, double Most) Drift = (0.0, 0.5);
+    public static readonly (double Least, double Most) FootRadius = (3.0, 15.0);
     public static readonly (double Least, double Most) PullCompensation = (0.0, 1.0);
 }

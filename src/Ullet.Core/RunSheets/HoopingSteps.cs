@@ -12,6 +12,63 @@ internal static class HoopingSteps
     /// <summary>Cloth and stabiliser reach this far past the sewing field, mm: under the hoop's frame and a hand's width.</summary>
     private const double HoopMargin = 25;
 
+    /// <summary>Hoop up; and lay the ground on the stabiliser where it is not hooped with it.</summary>
+    internal static IEnumerable<HandWork> Begin(Project project, Hooping hooping, List<SewnUnit> units)
+    {
+        if (
+            project.FindCloth(hooping.GroundClothId) is not { } ground
+            || project.FindCloth(hooping.StabiliserClothId) is not { } stabiliser
+            || hooping.GroundHold == GroundHold.Hooped
+        )
+        {
+            yield return HoopUp(project, hooping, units);
+            yield break;
+        }
+        var (field, hold) = (FieldArea(hooping.Hoop), GroundHoldTable.Of(hooping.GroundHold));
+        yield return new HandWork(
+            HandKind.HoopUp,
+            "hoop-up",
+            $"Hoop {stabiliser.Name} alone in the {hooping.Hoop.Name} mm hoop, flat and drum-tight{hold.Hooping}. It must reach past the hoop "
+                + $"all round. {Advice(units, ground)}",
+            null,
+            HoopOff: true,
+            [new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, field)]
+        );
+        var laid = Box.Centred(hooping.Hoop.FieldWidth, hooping.Hoop.FieldHeight);
+        var together = LaidFirst(units).ToList();
+        yield return new HandWork(
+            HandKind.Lay,
+            "lay-ground",
+            $"Lay {ground.Name} face up on {stabiliser.Name}, the hoop still off the machine; it must be at least "
+                + $"{LengthText.AtLeast(laid.Width, laid.Height)}{Together(together)}. {hold.Laying}",
+            null,
+            HoopOff: true,
+            [
+                new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, Corners(laid))
+                {
+                    Role = LayerRole.Outer,
+                },
+                .. LaidOver(together, Corners(laid)),
+            ]
+        )
+        {
+            Check = "It lies without a crease and covers everything that will be sewn.",
+        };
+    }
+
+    private static IEnumerable<PieceAtWork> LaidFirst(List<SewnUnit> units) =>
+        units.Select(unit => unit.Work).OfType<PieceAtWork>().Where(IsLaidFirst);
+
+    /// <summary>The cloths that are laid on the ground at once, to go on in a sentence.</summary>
+    private static string Together(IEnumerable<PieceAtWork> laidFirst) =>
+        laidFirst
+            .Select(work => work.Cloth.Name)
+            .Distinct(StringComparer.Ordinal)
+            .Aggregate("", (text, name) => $"{text}, with {name} face up on top");
+
+    private static IEnumerable<LayerLaid> LaidOver(IEnumerable<PieceAtWork> laidFirst, ImmutableArray<Region> area) =>
+        laidFirst.Select(work => new LayerLaid(work.Part.LayerId, work.Part.Name, work.Cloth, FaceUp: true, area));
+
     /// <summary>Hoop the ground, with the cloths that are hooped together with it.</summary>
     internal static HandWork HoopUp(Project project, Hooping hooping, List<SewnUnit> units)
     {
@@ -21,11 +78,8 @@ internal static class HoopingSteps
             project.FindCloth(hooping.StabiliserClothId)
         );
         var top = ground ?? stabiliser!;
-        var laidFirst = units.Select(unit => unit.Work).OfType<PieceAtWork>().Where(IsLaidFirst).ToList();
-        var together = laidFirst
-            .Select(work => work.Cloth.Name)
-            .Distinct(StringComparer.Ordinal)
-            .Aggregate("", (text, name) => $"{text}, with {name} face up on top");
+        var laidFirst = LaidFirst(units).ToList();
+        var together = Together(laidFirst);
         var what =
             ground is not null && stabiliser is not null ? $"{ground.Name} over {stabiliser.Name}"
             : together.Length > 0 ? top.Name
@@ -48,16 +102,7 @@ internal static class HoopingSteps
                 + $"all of it must reach past the hoop all round. {Advice(units, top)}",
             null,
             HoopOff: true,
-            [
-                .. hooped.OfType<LayerLaid>(),
-                .. laidFirst.Select(work => new LayerLaid(
-                    work.Part.LayerId,
-                    work.Part.Name,
-                    work.Cloth,
-                    FaceUp: true,
-                    area
-                )),
-            ]
+            [.. hooped.OfType<LayerLaid>(), .. LaidOver(laidFirst, area)]
         );
     }
 
@@ -94,18 +139,8 @@ internal static class HoopingSteps
 
     private static ImmutableArray<Region> FieldArea(Hoop hoop)
     {
-        var field = Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin);
-        return
-        [
-            new Region(
-                Ring.Of([
-                    new(field.MinX, field.MinY),
-                    new(field.MaxX, field.MinY),
-                    new(field.MaxX, field.MaxY),
-                    new(field.MinX, field.MaxY),
-                ]),
-                []
-            ),
-        ];
+        return Corners(Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin));
     }
+
+    private static ImmutableArray<Region> Corners(Box box) => [new Region(Ring.Of(box.Corners()), [])];
 }

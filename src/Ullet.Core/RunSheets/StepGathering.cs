@@ -66,7 +66,11 @@ internal static class StepGathering
         }
         var hooping = project.Hooping;
         return new OrderFrame(
-            [Hand(project, hooping.Id, hooping.Name, HoopingSteps.HoopUp(project, hooping, [.. units]))],
+            [
+                .. HoopingSteps
+                    .Begin(project, hooping, [.. units])
+                    .Select(work => Hand(project, hooping.Id, hooping.Name, work)),
+            ],
             own,
             units.IsEmpty && own.IsEmpty ? [] : [Hand(project, hooping.Id, hooping.Name, HoopingSteps.Finish(project))]
         );

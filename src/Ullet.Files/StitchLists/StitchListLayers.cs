@@ -69,8 +69,14 @@ internal sealed class StitchListLayers(StitchListLines lines)
         var faceUp = line.OneOf(Faces, "face");
         var isBeneath = line.Takes("beneath");
         var role = line.Takes("role") ? line.OneOf(StitchListFormat.Roles, "role of a layer") : LayerRole.Inner;
+        Point? slider = line.Takes("slider") ? line.Place() : null;
         line.End();
-        return new LayerLaid(layer, name, cloth, faceUp, Area()) { IsBeneath = isBeneath, Role = role };
+        return new LayerLaid(layer, name, cloth, faceUp, Area())
+        {
+            IsBeneath = isBeneath,
+            Role = role,
+            Slider = slider,
+        };
     }
 
     private static string LayerOf(StitchListLine line)

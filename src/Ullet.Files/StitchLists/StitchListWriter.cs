@@ -150,7 +150,8 @@ public static class StitchListWriter
                     : laid.FaceUp ? "up"
                     : "down",
                 "role",
-                StitchListFormat.Roles[laid.Role]
+                StitchListFormat.Roles[laid.Role],
+                ..laid.Slider is { } slider ? new[] { "slider", Number(slider.X), Number(slider.Y) } : []
             );
             WriteArea(text, laid.Area);
         }

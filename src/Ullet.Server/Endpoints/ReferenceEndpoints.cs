@@ -45,6 +45,7 @@ public sealed record Catalogue(
     ImmutableArray<CutFormatChoice> CutFormats,
     ImmutableArray<ZoneChoice> Zones,
     ImmutableArray<HoldingChoice> Holdings,
+    ImmutableArray<GroundHoldChoice> GroundHolds,
     ImmutableArray<TackChoice> Tacks
 );
 
@@ -56,6 +57,9 @@ public sealed record ZoneChoice(ZoneRole Role, string Name, string Summary);
 
 /// <summary>What keeps a laid cloth in place.</summary>
 public sealed record HoldingChoice(Holding Id, string Name);
+
+/// <summary>What keeps the ground on the stabiliser.</summary>
+public sealed record GroundHoldChoice(GroundHold Id, string Name);
 
 /// <summary>A stitch of a tack-down.</summary>
 public sealed record TackChoice(TackKind Id, string Name);
@@ -271,6 +275,7 @@ internal static class ReferenceEndpoints
         ],
         [.. ZoneTable.All.Select(zone => new ZoneChoice(zone.Role, zone.Name, zone.Sentence))],
         [.. HoldingTable.All.Select(row => new HoldingChoice(row.Id, row.Name))],
+        [.. GroundHoldTable.All.Select(row => new GroundHoldChoice(row.Id, row.Name))],
         [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))]
     );
 

@@ -63,7 +63,9 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 hooping.StabiliserClothId ?? hooping.TopClothId,
                 hooping.LineThreadId,
                 hooping.CoverThreadId,
-                hooping.GroundClothId is null
+                hooping.GroundClothId is null,
+                hooping.GroundHold,
+                hooping.FootRadius
             ),
             project.Cloths,
             project.Threads,

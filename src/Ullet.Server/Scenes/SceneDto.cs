@@ -69,7 +69,9 @@ public sealed record HoopingDto(
     string StabiliserClothId,
     string LineThreadId,
     string CoverThreadId,
-    bool IsStabiliserAlone
+    bool IsStabiliserAlone,
+    GroundHold GroundHold,
+    double FootRadius
 );
 
 /// <summary>An upright rectangle, mm.</summary>

@@ -19,6 +19,12 @@ public sealed record SetHooping : Edit
     /// <summary>True to hoop the stabiliser alone, false to hoop a ground over it again; null for as it is.</summary>
     public bool? StabiliserAlone { get; init; }
 
+    /// <summary>What keeps the ground on the stabiliser.</summary>
+    public GroundHold? GroundHold { get; init; }
+
+    /// <summary>The presser foot reaches so far about the needle, mm.</summary>
+    public double? FootRadius { get; init; }
+
     public string? LineThreadId { get; init; }
 
     public string? CoverThreadId { get; init; }
@@ -60,14 +66,27 @@ public sealed record SetHooping : Edit
                 Kind = RefusalKind.NotPossible,
             };
         }
+        if (FootRadius is { } radius)
+        {
+            var (least, most) = StitchRanges.FootRadius;
+            if (
+                Limits.CheckRange(radius, least, most, "mm", "The presser foot's radius", "footRadius") is
+                { } wrongRadius
+            )
+            {
+                return wrongRadius;
+            }
+        }
         if (new[] { LineThreadId, CoverThreadId }.FirstOrDefault(id => Missing(id, project.FindThread)) is { } thread)
         {
             return EditRefusals.NoThread(thread);
         }
-        return project with
+        var set = project with
         {
             Hooping = hooping with
             {
+                GroundHold = GroundHold ?? hooping.GroundHold,
+                FootRadius = FootRadius ?? hooping.FootRadius,
                 GroundClothId =
                     StabiliserAlone == true
                         ? null
@@ -79,6 +98,9 @@ public sealed record SetHooping : Edit
                 CoverThreadId = CoverThreadId ?? hooping.CoverThreadId,
             },
         };
+        return GroundHold == Projects.GroundHold.Basted && hooping.GroundHold != Projects.GroundHold.Basted
+            ? GroundBasting.Added(set)
+            : set;
     }
 
     /// <summary>The first cloth that can be a ground.</summary>

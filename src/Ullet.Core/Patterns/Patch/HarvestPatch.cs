@@ -22,6 +22,12 @@ public sealed class HarvestPatch : IPattern
     /// <summary>Decoration keeps this far from the outline, mm.</summary>
     private const double Inside = 9;
 
+    /// <summary>Least height that is left for words, mm.</summary>
+    private const double LeastWords = 6;
+
+    /// <summary>Least side of what is left for the motif, mm: smaller ones have parts that no cover holds.</summary>
+    private const double LeastMotif = 15;
+
     /// <summary>The line that holds the backing runs this far inside the outline, mm: under the edge.</summary>
     internal const double BackingInset = 1.2;
 
@@ -30,6 +36,9 @@ public sealed class HarvestPatch : IPattern
 
     /// <summary>A fusible backing is cut this much smaller than the outline, mm: it ends on the edge's inner half.</summary>
     internal const double FusibleSmaller = 1.5;
+
+    /// <summary>The basting box lies this far outside the edges, mm: in cloth that is trimmed away.</summary>
+    private const double BastingOutside = 6;
 
     internal const string BackId = "back";
     internal const string BackFelt = "felt";
@@ -77,6 +86,7 @@ public sealed class HarvestPatch : IPattern
                     new(BackNone, "none") { Sentence = "The back shows the bobbin thread; the patch is sewn on." },
                 ]
             ),
+            PatternHold.Choice(PatternHold.Tape, PatternHold.Spray, PatternHold.Sticky, PatternHold.Baste),
         ];
 
     public ImmutableArray<PatternFillIn> FillIns =>
@@ -88,7 +98,7 @@ public sealed class HarvestPatch : IPattern
 
     public Refusal? Check(PatternNumbers numbers)
     {
-        var all = All(numbers);
+        var all = All(numbers).Grown(PatternHold.Of(numbers) == PatternHold.Baste ? BastingOutside : 0);
         if (!Hoop.Catalogue.Any(hoop => Fits(all, hoop) || Fits(all, hoop.Turned())))
         {
             return new Refusal(
@@ -100,12 +110,13 @@ public sealed class HarvestPatch : IPattern
         }
         return FormOf(numbers)
             .Then(form =>
-                form.Grown(-Inside).Room(form.Bounds.MinY, form.Bounds.MaxY) is { Width: > 8, Height: > 4 }
+                Layout(form) is { Words.Height: >= LeastWords, Motif: { Width: >= LeastMotif, Height: >= LeastMotif } }
                     ? (Result<SeamForm>)form
                     : new Refusal(
                         "patch-too-narrow",
                         SeamForms.ChoiceId,
-                        "This outline is so narrow that its edges leave no room between them: make the patch larger or choose another outline."
+                        $"This outline leaves less than {LeastWords:0} mm for words above a motif of {LeastMotif:0} × {LeastMotif:0} mm, the smallest "
+                            + "that can be covered: make the patch larger or choose another outline."
                     )
             )
             .Refusal;
@@ -134,7 +145,7 @@ public sealed class HarvestPatch : IPattern
         var all = All(numbers);
         var laid = all.Grown(Beyond);
         var regions = outlines.Flatten();
-        var back = numbers.Choice(BackId);
+        var (back, hold) = (numbers.Choice(BackId), PatternHold.Of(numbers));
         var patch = new Element
         {
             Id = HarvestPatchParts.Patch.ElementId,
@@ -152,20 +163,37 @@ public sealed class HarvestPatch : IPattern
         };
         var inner = form.Grown(-BackingInset).Whole();
         return new PatternPlan(
-            back == BackFelt
-                ?
-                [
-                    patch,
-                    PatternLines.Line(
-                        HarvestPatchParts.BackingTack,
-                        "Backing",
-                        "tack-down",
-                        Mark,
-                        [.. middles.Select(at => Moved(inner, at))]
-                    ),
-                ]
-                : [patch],
-            [.. HarvestPatchSteps.Of(stuff, new PatchWork(laid, form, regions, middles.Count, back))],
+            [
+                patch,
+                .. back == BackFelt
+                    ?
+                    [
+                        PatternLines.Line(
+                            HarvestPatchParts.BackingTack,
+                            "Backing",
+                            "tack-down",
+                            Mark,
+                            [.. middles.Select(at => Moved(inner, at))]
+                        ),
+                    ]
+                    : Array.Empty<Element>(),
+                .. hold == PatternHold.Baste
+                    ?
+                    [
+                        new Element
+                        {
+                            Id = HarvestPatchParts.Basting.ElementId,
+                            PatternPart = HarvestPatchParts.Basting.Name,
+                            Name = "Basting",
+                            IsLocked = true,
+                            Box = BoxOf(all.Grown(BastingOutside)),
+                            Form = new ShapeForm(new RectangleShape(2)),
+                            Making = new BastingMaking(),
+                        },
+                    ]
+                    : Array.Empty<Element>(),
+            ],
+            [.. HarvestPatchSteps.Of(stuff, new PatchWork(laid, form, regions, middles.Count, back, hold))],
             [
                 new PatternPanel(
                     "p-patch",
@@ -176,19 +204,19 @@ public sealed class HarvestPatch : IPattern
             ],
             [.. middles.SelectMany((at, i) => Places(form, at, i))],
             [
-                new(stuff.Of(PatternCloths.WashAway), "hooped alone", 0, 0),
+                new(stuff.Of(HarvestPatchSteps.Stabiliser(hold)), "hooped alone", 0, 0),
                 new(stuff.Of(Ground), "patch", laid.Width, laid.Height),
                 .. Backs(stuff, form, laid, middles.Count, back),
                 .. Motifs.ClothOf(this, use, stuff),
             ],
             [
-                "Stabiliser: a firm wash-away, larger than the hoop all round; it leaves no fluff at the edge.",
+                $"Stabiliser: a {(hold == PatternHold.Sticky ? "sticky" : "firm")} wash-away, larger than the hoop all round; it leaves no fluff at the edge.",
                 "Needle: 75/11 embroidery.",
                 .. back == BackNone
                     ? Array.Empty<string>()
                     : ["The edge shows on both sides: wind a bobbin with its thread."],
             ],
-            all
+            hold == PatternHold.Baste ? all.Grown(BastingOutside) : all
         )
         {
             Behind = back == BackFelt ? laid : null,
@@ -239,19 +267,32 @@ public sealed class HarvestPatch : IPattern
         }
     }
 
-    /// <summary>Words in the upper part of what room there is, the motif below them.</summary>
-    private static IEnumerable<FillInPlace> Places(SeamForm form, Point middle, int number)
+    /// <summary>Where words and motif go, about the middle of one patch: the first layout with room enough for both, else the roomiest.</summary>
+    private static (Box Words, Box Motif) Layout(SeamForm form)
     {
         var inner = form.Grown(-Inside);
         var box = inner.Bounds;
         var split = box.MinY + (box.Height * 0.36);
-        var words = inner.Room(box.MinY, split);
-        var motif = inner.Room(split + 4, box.MaxY);
-        if (words.Height < 6)
-        {
+        var whole = inner.Room(box.MinY, box.MaxY);
+        var shared = whole.MinY + (whole.Height * 0.36);
+        ImmutableArray<(Box Words, Box Motif)> layouts =
+        [
+            // Words in the upper part, the motif below them.
+            (inner.Room(box.MinY, split), inner.Room(split + 4, box.MaxY)),
             // A form that is pointed above: the words go across its middle, the motif above them.
-            (motif, words) = (inner.Room(box.MinY, box.Centre.Y - 2), inner.Room(box.Centre.Y + 2, box.MaxY));
-        }
+            (inner.Room(box.Centre.Y + 2, box.MaxY), inner.Room(box.MinY, box.Centre.Y - 2)),
+            // A small one: one room for both.
+            (whole with { MaxY = shared - 1 }, whole with { MinY = shared + 1 }),
+        ];
+        static double Roomy((Box Words, Box Motif) at) =>
+            Math.Min(at.Words.Height / LeastWords, Math.Min(at.Motif.Width, at.Motif.Height) / LeastMotif);
+        var enough = layouts.Where(at => Roomy(at) >= 1).Take(1).ToList();
+        return enough.Count > 0 ? enough[0] : layouts.MaxBy(Roomy);
+    }
+
+    private static IEnumerable<FillInPlace> Places(SeamForm form, Point middle, int number)
+    {
+        var (words, motif) = Layout(form);
         var suffix = number == 0 ? "" : $"-{number + 1}";
         yield return new FillInPlace("motif", $"p-motif{suffix}", motif.Moved(middle.X, middle.Y), Ground.Id);
         yield return new FillInPlace("words", $"p-words{suffix}", words.Moved(middle.X, middle.Y), Ground.Id);
@@ -282,4 +323,12 @@ public sealed class HarvestPatch : IPattern
 /// <param name="Patches">All of them, mm.</param>
 /// <param name="Count">How many.</param>
 /// <param name="Back">What their back is made of: an option's id.</param>
-internal sealed record PatchWork(Box Laid, SeamForm Form, ImmutableArray<Region> Patches, int Count, string Back);
+/// <param name="Hold">What keeps their cloth still.</param>
+internal sealed record PatchWork(
+    Box Laid,
+    SeamForm Form,
+    ImmutableArray<Region> Patches,
+    int Count,
+    string Back,
+    PatternHold Hold
+);

@@ -3,6 +3,7 @@ namespace Ullet.Core.Patterns;
 /// <summary>The elements of the pattern that are sewn.</summary>
 internal static class HarvestPatchParts
 {
+    internal static readonly PatternPart Basting = new("basting");
     internal static readonly PatternPart BackingTack = new("backing-tack");
     internal static readonly PatternPart Patch = new("patch");
 }

@@ -1,5 +1,6 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using static Ullet.Core.Patterns.PatternHands;
 
@@ -8,23 +9,33 @@ namespace Ullet.Core.Patterns;
 /// <summary>What is sewn and done by hand for patches, in order.</summary>
 internal static class HarvestPatchSteps
 {
+    internal static Cloth Stabiliser(PatternHold hold) => hold.Of(PatternCloths.WashAway, PatternCloths.StickyWashAway);
+
     internal static IEnumerable<PatternAct> Of(PatternStuff stuff, PatchWork work)
     {
         var (ground, backing, laid) = (stuff.Of(HarvestPatch.Ground), stuff.Of(HarvestPatch.Backing), work.Laid);
         var (one, isBacked) = (work.Count == 1, work.Back == HarvestPatch.BackFelt);
         var what = one ? "the patch" : $"all {work.Count} patches";
-        yield return HoopUpStabiliser(stuff, laid, PatternCloths.WashAway);
+        yield return HoopUpStabiliser(stuff, laid, Stabiliser(work.Hold), hold: work.Hold);
         yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.Placement));
         yield return Hands(
             HandKind.Lay,
             HarvestPatchHands.LayPatch,
             $"Lay {ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
-                + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. Tape its corners.",
+                + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. {work.Hold.OnStabiliser}",
             null,
             "It covers every line by a finger's width.",
             changes: [Laid("p-patch", one ? "Patch" : "Patches", ground, true, laid)]
         );
+        if (work.Hold == PatternHold.Baste)
+        {
+            yield return new SewAct(HarvestPatchParts.Basting.Step(StageId.Basting));
+        }
         yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.TackDown));
+        if (work.Hold == PatternHold.Baste)
+        {
+            yield return new SewAct(new StepKey(HarvestPatchParts.Basting.ElementId, BastingModule.TakeOut, 0));
+        }
         if (isBacked)
         {
             yield return Hands(
@@ -56,7 +67,7 @@ internal static class HarvestPatchSteps
         yield return Finish(
             HandKind.CutOut,
             HarvestPatchHands.CutOut,
-            $"Take the work out of the hoop, cut {stuff.Of(PatternCloths.WashAway).Name} away close to the edge of {what}, and dissolve the rest with "
+            $"Take the work out of the hoop, cut {stuff.Of(Stabiliser(work.Hold)).Name} away close to the edge of {what}, and dissolve the rest with "
                 + "a damp brush. Trim the thread ends.",
             "Do not cut into the edge.",
             changes: new WorkCutOut(RegionOffset.By(work.Patches, HarvestPatch.EdgeOutside))

@@ -27,7 +27,13 @@ internal static class PouchFront
                 $"The slider must lie {ZipPouch.SliderShut - (ZipPouch.Slider.Width / 2) - 5:0} mm or more beyond the right end of the lines: the presser foot must not touch it.",
                 "The teeth lie along the middle line from end to end, and the tape does not bow.",
                 role: ActRole.LayZip,
-                changes: [Laid("p-zip", "Zip", stuff.Of(PouchCloths.ZipTape), true, pouch.Tape)]
+                changes:
+                [
+                    Laid("p-zip", "Zip", stuff.Of(PouchCloths.ZipTape), true, pouch.Tape) with
+                    {
+                        Slider = new Point(pouch.Band.Right + ZipPouch.SliderShut, pouch.Zip),
+                    },
+                ]
             )
             .AlignedTo(ZipPouchParts.ZipPlace);
         yield return SewAct.Line(ZipPouchParts.ZipTack, ActRole.TackZip);

@@ -68,6 +68,7 @@ public sealed class MugRug : IPattern
                 SeamForms.Hexagon,
                 SeamForms.Heart
             ),
+            PatternHold.Choice(PatternHold.Tape, PatternHold.Spray, PatternHold.Sticky),
         ];
 
     public ImmutableArray<PatternFillIn> FillIns =>
@@ -100,14 +101,14 @@ public sealed class MugRug : IPattern
     {
         var gap = RugForm(numbers).Value;
         var form = gap.Form;
-        var cut = form.Bounds.Grown(Beyond);
+        var (cut, hold) = (form.Bounds.Grown(Beyond), PatternHold.Of(numbers));
         return new PatternPlan(
             [.. Lines(gap, numbers)],
-            [.. MugRugSteps.Of(stuff, gap, cut)],
+            [.. MugRugSteps.Of(stuff, gap, cut, hold)],
             [new PatternPanel("p-front", "front", MugRugParts.FrontTack.Line, form.Area)],
             Places(form),
             [
-                new(stuff.Of(PatternCloths.Stabiliser), "hooped alone", 0, 0),
+                new(stuff.Of(MugRugSteps.Stabiliser(hold)), "hooped alone", 0, 0),
                 new(
                     stuff.Of(PatternCloths.Batting),
                     "filling",
@@ -139,7 +140,7 @@ public sealed class MugRug : IPattern
                 .. Motifs.ClothOf(this, use, stuff),
             ],
             [
-                "Stabiliser: medium tear-away, larger than the hoop all round; what lies in the filling may stay.",
+                $"Stabiliser: {(hold == PatternHold.Sticky ? "sticky" : "medium")} tear-away, larger than the hoop all round; what lies in the filling may stay.",
                 "Needle: 75/11 embroidery.",
                 $"Seam allowance {Trimmed:0} mm once it is cut out; leave {Beyond:0} mm at the turning gap, it turns in more easily.",
             ],

@@ -11,21 +11,24 @@ internal static class MugRugSteps
     /// <summary>What is laid for the filling, mm.</summary>
     internal static Box Filling(SeamForm form) => form.Bounds.Grown(8);
 
+    internal static Cloth Stabiliser(PatternHold hold) =>
+        hold.Of(PatternCloths.Stabiliser, PatternCloths.StickyTearAway);
+
     /// <param name="stuff">The project's cloths.</param>
     /// <param name="gap">The closing seam with its gap.</param>
     /// <param name="cut">What is laid for front and back, mm.</param>
-    internal static IEnumerable<PatternAct> Of(PatternStuff stuff, SeamGap gap, Box cut)
+    /// <param name="hold">What keeps filling and front still.</param>
+    internal static IEnumerable<PatternAct> Of(PatternStuff stuff, SeamGap gap, Box cut, PatternHold hold)
     {
         var form = gap.Form;
         var (batting, front, back) = (stuff.Of(PatternCloths.Batting), stuff.Of(MugRug.Front), stuff.Of(MugRug.Back));
         var laid = Filling(form);
-        yield return HoopUpStabiliser(stuff, cut);
+        yield return HoopUpStabiliser(stuff, cut, Stabiliser(hold), hold: hold);
         yield return SewAct.Line(MugRugParts.BattingPlace);
         yield return Hands(
             HandKind.Lay,
             MugRugHands.LayBatting,
-            $"Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}. Hold it with a little "
-                + "tape at its corners, or with basting spray that is sprayed away from the machine.",
+            $"Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}. {hold.OnStabiliser}",
             null,
             "It covers the line all round by a finger's width.",
             changes: [Laid("p-batting", "Filling", batting, true, laid)]
@@ -42,8 +45,8 @@ internal static class MugRugSteps
         yield return Hands(
             HandKind.Lay,
             MugRugHands.LayFront,
-            $"Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. Smooth it "
-                + "and tape its corners.",
+            $"Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
+                + hold.OnCloth,
             null,
             "It lies smooth and reaches past the filling all round.",
             changes: [Laid("p-front", "Front", front, true, cut, role: LayerRole.Outer)]

@@ -126,4 +126,7 @@ public enum Holding
 
     /// <summary>Only hands.</summary>
     Nothing,
+
+    /// <summary>Basting spray, sprayed away from the machine.</summary>
+    Sprayed,
 }

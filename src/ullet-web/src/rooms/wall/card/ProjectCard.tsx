@@ -3,7 +3,9 @@ import { useState, type ReactNode } from "react";
 import { useEdits } from "../../../api/edits";
 import type { Scene } from "../../../api/client";
 import { Button } from "../../../parts/Button";
+import { useCatalogue } from "../../../api/queries";
 import { Choice } from "../../../parts/fields/Choice";
+import { LengthField } from "../../../parts/fields/LengthField";
 import { IconButton } from "../../../parts/IconButton";
 import { Section } from "../../../parts/Section";
 import { ClothSwatch, ThreadSwatch } from "../../../parts/Swatch";
@@ -62,6 +64,7 @@ export function ProjectCard({ projectId, scene }: Props) {
 function HoopingFields({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const { hooping, cloths, threads } = scene;
+  const groundHolds = useCatalogue().data?.groundHolds ?? [];
   const clothOptions = cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }));
   const threadOptions = threads.map((thread) => ({ value: thread.id, label: thread.name }));
   const clothMark = (id: string) => <ClothSwatch cloth={cloths.find((cloth) => cloth.id === id)} />;
@@ -90,6 +93,15 @@ function HoopingFields({ projectId, scene }: Props) {
         mark={clothMark(hooping.stabiliserClothId)}
         onChosen={(id) => edits.edit({ edit: "setHooping", stabiliserClothId: id })}
       />
+      {hooping.isStabiliserAlone || scene.pattern ? null : (
+        <Choice
+          label="The ground is"
+          className="col-span-2"
+          value={hooping.groundHold}
+          options={groundHolds.map(({ id, name }) => ({ value: id, label: name }))}
+          onChosen={(groundHold) => edits.edit({ edit: "setHooping", groundHold })}
+        />
+      )}
       <Choice
         label="Thread of lines"
         value={hooping.lineThreadId}
@@ -103,6 +115,12 @@ function HoopingFields({ projectId, scene }: Props) {
         options={threadOptions}
         mark={threadMark(hooping.coverThreadId)}
         onChosen={(id) => edits.edit({ edit: "setHooping", coverThreadId: id })}
+      />
+      <LengthField
+        label="Presser foot, radius"
+        value={hooping.footRadius}
+        unit={scene.unit}
+        onTyped={(footRadius) => edits.edit({ edit: "setHooping", footRadius })}
       />
     </div>
   );
