@@ -19,6 +19,10 @@ internal sealed class AlignCheck : ICheck
             {
                 Budget.Spend();
                 var hand = (HandStep)steps[i];
+                if (Off(to, hand, input) is { } off)
+                {
+                    yield return off;
+                }
                 if (Why(to, hand, i, input) is { } why)
                 {
                     yield return new Finding(
@@ -32,6 +36,34 @@ internal sealed class AlignCheck : ICheck
             }
         }
     }
+
+    /// <summary>What is laid does not lie so far from its line as hands are told; null where it does.</summary>
+    private static Finding? Off(Alignment to, HandStep hand, FindingInput input)
+    {
+        if (
+            !to.IsEdge
+            || to.Line is not { } line
+            || hand.Work.Changes.OfType<LayerLaid>().FirstOrDefault() is not { } laid
+            || input.PointsOf(line).ToList() is not { Count: > 0 } points
+        )
+        {
+            return null;
+        }
+        var nearest = points.Min(at => RegionOverlay.DistanceToRings(laid.Area, at));
+        return Math.Abs(nearest - to.Distance) <= Exact
+            ? null
+            : new Finding(
+                "align-distance",
+                FindingLevel.Warn,
+                null,
+                points.MinBy(at => RegionOverlay.DistanceToRings(laid.Area, at)),
+                $"\"{StepNames.Of(hand)}\" says that an edge lies {to.Distance:0.#} mm from the line, but as its size and place stand the "
+                    + $"nearest edge lies {nearest:0.#} mm from it: change the distance, the size or the place."
+            );
+    }
+
+    /// <summary>Hands are not more exact, mm.</summary>
+    private const double Exact = 1;
 
     /// <summary>What is wrong with an alignment, to end a sentence; null for nothing.</summary>
     private static string? Why(Alignment to, HandStep hand, int at, FindingInput input)

@@ -110,6 +110,7 @@ public static class Checks
         new LayerSizeCheck(),
         new ThreadUnusedCheck(),
         new OlderLimitsCheck(),
+        new EarlierMakingCheck(),
     ];
 
     public static ImmutableArray<Finding> Run(FindingInput input) =>

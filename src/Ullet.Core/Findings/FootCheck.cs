@@ -1,5 +1,4 @@
 using Ullet.Core.Geometry;
-using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;

@@ -8,6 +8,9 @@ namespace Ullet.Core.Layers;
 /// <param name="Distance">How far from it, mm; 0 on it.</param>
 public sealed record Alignment(StepKey? Line, string? LayerId = null, double Distance = 0)
 {
+    /// <summary>True where it is the edge of what is laid that lies so far from it.</summary>
+    public bool IsEdge { get; init; }
+
     /// <summary>So much of it must be seen, a share: marks at its ends are enough for some.</summary>
     public double LeastSeen { get; init; } = 0.5;
 }

@@ -29,6 +29,9 @@ public sealed record HandWork(
     /// <summary>True where an iron is used: the hoop comes off the machine for it.</summary>
     public bool UsesHeat { get; init; }
 
+    /// <summary>The name of the work that takes basting out again.</summary>
+    public const string TakeOutBasting = "take-out";
+
     /// <summary>The layer of the cloth that is hooped.</summary>
     public const string GroundLayer = "ground";
 }

@@ -10,9 +10,6 @@ namespace Ullet.Core.Makings;
 /// <summary>Basting: sewn in long stitches once its cloth lies, taken out once that is held or decorated.</summary>
 internal sealed class BastingModule : MakingModule<BastingMaking>
 {
-    /// <summary>The part of its step keys that names taking it out.</summary>
-    internal const string TakeOut = "take-out";
-
     public override string Kind => "basting";
 
     public override string Name => "Basting";
@@ -64,7 +61,7 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
         );
         var takeOut = new HandWork(
             HandKind.Remove,
-            TakeOut,
+            HandWork.TakeOutBasting,
             $"Take the basting of {element.Name} out: snip every third stitch, and draw the thread off from the other side.",
             "Pull along the line, not upwards, so that nothing that is sewn is drawn with it.",
             HoopOff: true,

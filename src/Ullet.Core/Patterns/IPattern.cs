@@ -18,6 +18,9 @@ public interface IPattern
     /// were made by until they are made anew.</summary>
     int Making => 1;
 
+    /// <summary>What this making has over the one before, to go on after "made anew, "; null for a first making.</summary>
+    string? Gain => null;
+
     /// <summary>The sizes and counts that may be asked for.</summary>
     ImmutableArray<PatternNumberField> Numbers { get; }
 

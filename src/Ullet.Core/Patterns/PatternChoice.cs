@@ -20,6 +20,9 @@ public sealed record PatternOption(string Id, string Name)
 {
     /// <summary>What it means for hands, in a sentence; null where its name says all.</summary>
     public string? Sentence { get; init; }
+
+    /// <summary>True for one that needs a drawing of the user's own, which there is only once there is a project.</summary>
+    public bool NeedsDrawing { get; init; }
 }
 
 /// <summary>With which options of a choice something is asked.</summary>

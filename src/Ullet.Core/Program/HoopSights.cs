@@ -78,6 +78,7 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
                     _shapes.Add(new SeenShape(layer));
                 }
             }
+            TakeOut(hands);
             _turned = hands.Kind == HandKind.Turn ? Turned(step) : _turned;
             if (_turned is not null)
             {
@@ -85,6 +86,23 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             }
             var isBack = IsOnBack(hands, before);
             return new HoopSight(isBack, Seen(_stack, isBack), _clip, !_clip.IsEmpty);
+        }
+
+        /// <summary>Basting that is taken out is seen no more.</summary>
+        private void TakeOut(ProgramHands hands)
+        {
+            if (hands.Kind != HandKind.Remove || hands.Key.Stage != HandWork.TakeOutBasting)
+            {
+                return;
+            }
+            for (var i = 0; i < program.Steps.Length; i++)
+            {
+                if (program.Steps[i] is ProgramStitches sewn && sewn.Key.OwnerId == hands.Key.OwnerId)
+                {
+                    _stack.Remove($"top {i}");
+                    _stack.Remove($"under {i}");
+                }
+            }
         }
 
         private void Place(LayerChange change)

@@ -94,6 +94,9 @@ public sealed record UserHandStep(string Id, HandKind Kind, string Text)
     /// <summary>How far from that line, mm; 0 to 200.</summary>
     public double AlignDistance { get; init; }
 
+    /// <summary>What is put into a seam, of the cloth that is laid; null for a cloth that is only laid.</summary>
+    public UserInsert? Insert { get; init; }
+
     public bool FaceDown { get; init; }
 
     /// <summary>True to lay it beneath everything that is hooped.</summary>

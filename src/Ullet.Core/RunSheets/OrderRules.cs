@@ -12,6 +12,7 @@ internal static class OrderRules
         new ZipRule(),
         new PanelRule(),
         new OwnLayerRule(),
+        new InsertRule(),
         new MethodRule(),
         new StackRule(),
         new UntrimmedRule(),

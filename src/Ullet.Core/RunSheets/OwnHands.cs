@@ -1,3 +1,4 @@
+using System.Globalization;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Projects;
@@ -7,24 +8,58 @@ namespace Ullet.Core.RunSheets;
 /// <summary>Hand steps of the user's own as steps of the run sheet.</summary>
 internal static class OwnHands
 {
-    internal static HandStep Step(Project project, UserHandStep hand)
+    /// <param name="project">The document.</param>
+    /// <param name="hand">The step as it was asked for.</param>
+    /// <param name="outlineOf">The outline of an element; null for one that is not sewn.</param>
+    internal static HandStep Step(Project project, UserHandStep hand, Func<string, Outline?> outlineOf)
     {
+        var put =
+            hand.Insert is { } insert && project.Find(insert.On) is { } seam
+                ? (
+                    Insert: insert,
+                    Seam: seam,
+                    Area: outlineOf(seam.Id) is { } outline ? InsertPlaces.Of(insert, outline) : null
+                )
+                : ((UserInsert Insert, Element Seam, Region? Area)?)null;
         var work = new HandWork(
             hand.Kind,
             UserHandStep.StageWord,
-            hand.Text + Alignment(project, hand),
-            hand.Warning,
+            hand.Text + InsertWords(project, hand, put?.Seam) + Alignment(project, hand),
+            hand.Warning ?? (hand.Insert is { } kind ? InsertTable.Of(kind.Kind).Warning : null),
             hand.HoopOff,
-            [.. Changes(project, hand)]
+            [.. Changes(project, hand, put?.Area)]
         )
         {
             Check = hand.Check,
-            AlignsTo = hand.AlignedTo is { } line ? [new Alignment(line, Distance: hand.AlignDistance)] : [],
+            AlignsTo = hand.AlignedTo is { } line
+                ? [new Alignment(line, Distance: hand.AlignDistance) { IsEdge = hand.Insert is null }]
+                : [],
         };
         return StepGathering.Hand(project, hand.Id, "By hand", work);
     }
 
-    private static IEnumerable<LayerChange> Changes(Project project, UserHandStep hand)
+    /// <summary>How an insert is folded and laid, with a space before it; nothing for other steps.</summary>
+    private static string InsertWords(Project project, UserHandStep hand, Element? seam)
+    {
+        if (hand.Insert is not { } insert || seam is null || project.FindCloth(hand.ClothId) is not { } cloth)
+        {
+            return "";
+        }
+        var side = InsertTable.Sides.First(row => row.Id == insert.Side).Name;
+        var purpose = seam.MadeAs<LineMaking>()?.Purpose ?? "edge";
+        var fold = string.Format(
+            CultureInfo.InvariantCulture,
+            InsertTable.Of(insert.Kind).Fold,
+            $"{insert.Cut:0.#}",
+            cloth.Name
+        );
+        var text =
+            $"{fold}. Lay it at the {side} edge at a right angle to it, its fold {insert.Length:0.#} mm inside and its raw ends "
+            + $"{UserInsert.Outside:0} mm outside of where the {purpose} of {seam.Name} runs; tape the raw ends, outside that line.";
+        return hand.Text.EndsWith('.') ? $" {text}" : $". {text}";
+    }
+
+    private static IEnumerable<LayerChange> Changes(Project project, UserHandStep hand, Region? insert)
     {
         if (project.FindCloth(hand.ClothId) is { } cloth)
         {
@@ -33,11 +68,11 @@ internal static class OwnHands
                 cloth.Name,
                 cloth,
                 !hand.FaceDown,
-                [new Region(Ring.Of(AreaOf(project, hand).Corners()), [])]
+                [insert ?? new Region(Ring.Of(AreaOf(project, hand).Corners()), [])]
             )
             {
                 IsBeneath = hand.IsBeneath,
-                Role = hand.Role ?? (cloth.IsSurface() ? LayerRole.Outer : LayerRole.Inner),
+                Role = hand.Role ?? (cloth.IsSurface() && hand.Insert is null ? LayerRole.Outer : LayerRole.Inner),
             };
         }
         if (hand.LayerId is { } layer)

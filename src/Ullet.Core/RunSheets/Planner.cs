@@ -64,9 +64,14 @@ public static class Planner
         return new RunSheet([.. sequence.Select(i => graph.Steps[i])])
         {
             Off = off,
-            Order = Report(facts, graph, sequence, isOwn, isProven),
+            Order = Report(facts, graph, sequence, isOwn, isProven && (!isOwn || IsAsCheap(graph, sequence, planned))),
         };
     }
+
+    /// <summary>True for an order of the user's own that breaks no rule and costs no more than the planned one.</summary>
+    private static bool IsAsCheap(OrderGraph graph, List<int> own, List<int> planned) =>
+        !graph.Broken(own).Any()
+        && OrderCost.Of(own.Select(i => graph.Steps[i])) <= OrderCost.Of(planned.Select(i => graph.Steps[i]));
 
     /// <summary>The legal order that is nearest to the user's own, held steps kept in their order.</summary>
     /// <returns>The steps in order; none when the held steps leave no legal order.</returns>
@@ -236,7 +241,7 @@ public static class Planner
                     .Select(i => graph.Steps[i].Key),
             ],
             isOwn,
-            isProven && !isOwn,
+            isProven,
             HeldSteps.ToRelease(facts, graph.Steps)
         );
     }

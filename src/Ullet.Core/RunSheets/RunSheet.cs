@@ -26,7 +26,7 @@ public sealed record RunSheet(ImmutableArray<RunStep> Steps)
 /// <param name="Rooms">Where each step may stand while all others keep their order: first and last place, counted from 0.</param>
 /// <param name="Free">The steps that nothing but hooping up and finishing ties to steps of other elements.</param>
 /// <param name="IsUsersOwn">True when the user gave it, false when the planner made it.</param>
-/// <param name="IsProvenBest">True when no cheaper legal order exists; not judged of an order of the user's own.</param>
+/// <param name="IsProvenBest">True when no cheaper legal order exists, be it Ullet's or the user's own.</param>
 /// <param name="Release">The smallest set of held steps that must be let go before any order is legal; nothing when one is.</param>
 public sealed record OrderReport(
     ImmutableArray<Precedence> Broken,

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Makings;
 using Ullet.Core.Patterns;
@@ -22,6 +23,8 @@ internal static class StepGathering
         var owned = plan?.Acts.OfType<SewAct>().Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal) ?? [];
         var sewn = all.SelectMany(unit => unit.Acts).ToDictionary(act => act.Step.Key, act => act.Step);
         var off = new List<RunStep>();
+        Outline? OutlineOf(string id) =>
+            work.TryGetValue(id, out var made) ? made.Things.FirstOrDefault()?.Outline : null;
         bool IsOn(RunStep step)
         {
             var isOff = project.RunSheet.Of(step.Key) is { IsOff: true };
@@ -41,7 +44,7 @@ internal static class StepGathering
             .Select(pair => (pair.Act, pair.Step!))
             .ToImmutableArray();
         var own = project
-            .RunSheet.Hands.Select(RunStep (hand) => OwnHands.Step(project, hand))
+            .RunSheet.Hands.Select(RunStep (hand) => OwnHands.Step(project, hand, OutlineOf))
             .Where(IsOn)
             .ToImmutableArray();
         return (new OrderFacts(project, units, Frame(project, plan, units, own), plan, acts), [.. off]);

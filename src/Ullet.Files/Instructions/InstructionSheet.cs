@@ -62,6 +62,7 @@ public static class InstructionSheet
                     ),
                     new SKSamplingOptions(SKCubicResampler.Mitchell)
                 );
+                Numbers(canvas, program, scale);
             },
             PageWidth - Margin - ((float)hoop.FieldWidth * scale),
             Margin
@@ -78,6 +79,22 @@ public static class InstructionSheet
         var threads = string.Join(", ", program.Threads.Select(thread => $"{thread.Number} {thread.Name}"));
         pen.Write($"Threads: {threads}", 10.5f, width: 320);
         pen.DownTo(Margin + PictureSide + 24);
+    }
+
+    /// <summary>The numbers of equal pieces, so that hands find them.</summary>
+    private static void Numbers(SKCanvas canvas, StitchProgram program, float scale)
+    {
+        using var font = new SKFont(PdfPen.Bold, 7.5f / scale);
+        using var ground = new SKPaint { Color = SKColors.White, IsAntialias = true };
+        using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
+        foreach (
+            var place in EqualSteps.Of(program).SelectMany(group => group.Places).DistinctBy(place => place.Number)
+        )
+        {
+            var (x, y) = ((float)place.At.X, (float)place.At.Y);
+            canvas.DrawCircle(x, y, 5.5f / scale, ground);
+            canvas.DrawText($"{place.Number}", x, y + (2.7f / scale), SKTextAlign.Center, font, ink);
+        }
     }
 
     /// <summary>What stood against this export, which was made all the same.</summary>
@@ -130,13 +147,21 @@ public static class InstructionSheet
     {
         pen.Write(title, 13, bold: true);
         var number = 0;
-        foreach (var step in program.Steps)
+        var groups = EqualSteps.Of(program).ToDictionary(group => group.First);
+        for (var i = 0; i < program.Steps.Length; i++)
         {
-            number++;
+            var step = program.Steps[i];
+            var group = groups.GetValueOrDefault(i);
+            number = i + 1;
             if (step is ProgramHands hands)
             {
+                i += (group?.Count ?? 1) - 1;
                 pen.Space(4);
-                pen.Write($"{number}. {hands.Text}", 11, bold: true);
+                pen.Write(
+                    group is null ? $"{number}. {hands.Text}" : $"{number} to {number + group.Count - 1}. {group.Text}",
+                    11,
+                    bold: true
+                );
                 if (hands.Warning is { } warning)
                 {
                     pen.Write(warning, 10.5f, bold: true, indent: 18);

@@ -21,18 +21,28 @@ internal sealed class ClothPaint(IReadOnlyDictionary<string, byte[]>? photos) : 
     }
 
     /// <summary>Lays a piece, with the shadow it throws on what is beneath.</summary>
-    internal void Lay(SKCanvas canvas, SKPath path, Cloth cloth)
+    internal void Lay(SKCanvas canvas, SKPath path, Cloth cloth, bool isFaceDown = false)
     {
-        using (var shadow = new SKPaint { Color = new SKColor(20, 26, 36, 90), IsAntialias = true })
-        {
-            shadow.MaskFilter = SKMaskFilter.CreateBlur(SKBlurStyle.Normal, 0.7f, respectCTM: true);
-            canvas.Save();
-            canvas.Translate(0.3f, 0.6f);
-            canvas.DrawPath(path, shadow);
-            canvas.Restore();
-        }
+        Shadow(canvas, path);
         using var paint = new SKPaint { Shader = ShaderOf(cloth), IsAntialias = true };
         canvas.DrawPath(path, paint);
+        if (isFaceDown)
+        {
+            // The wrong side of cloth is paler and hardly shows its print.
+            using var pale = new SKPaint { Color = new SKColor(255, 255, 255, 153), IsAntialias = true };
+            canvas.DrawPath(path, pale);
+        }
+    }
+
+    /// <summary>The shadow that something throws on what is beneath.</summary>
+    internal static void Shadow(SKCanvas canvas, SKPath path)
+    {
+        using var shadow = new SKPaint { Color = new SKColor(20, 26, 36, 90), IsAntialias = true };
+        shadow.MaskFilter = SKMaskFilter.CreateBlur(SKBlurStyle.Normal, 0.7f, respectCTM: true);
+        canvas.Save();
+        canvas.Translate(0.3f, 0.6f);
+        canvas.DrawPath(path, shadow);
+        canvas.Restore();
     }
 
     public void Dispose()

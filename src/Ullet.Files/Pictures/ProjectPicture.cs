@@ -1,6 +1,7 @@
 using SkiaSharp;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Program;
 
 namespace Ullet.Files.Pictures;
@@ -21,6 +22,13 @@ public static class ProjectPicture
     public const int LeastSize = 64;
 
     public const int MostSize = 4000;
+
+    /// <summary>What finished work lies on.</summary>
+    private static readonly SKColor Table = new(0xf4, 0xf1, 0xea);
+
+    private static readonly SKColor ZipInside = new(0x2b, 0x33, 0x3d);
+
+    private static readonly SKColor Metal = new(0xb9, 0xbe, 0xc4);
 
     /// <summary>Ground shown round the design, mm.</summary>
     private const double Margin = 14;
@@ -62,39 +70,73 @@ public static class ProjectPicture
         return data.ToArray();
     }
 
-    /// <summary>Draws on a canvas whose unit is a mm and whose origin is the field's centre.</summary>
+    /// <summary>Draws on a canvas whose unit is a mm and whose origin is the field's centre: what is seen once the last step is done.</summary>
     private static void Draw(SKCanvas canvas, Evaluated evaluated, ClothPaint cloths)
     {
-        var project = evaluated.Project;
-        cloths.Fill(canvas, project.FindCloth(project.Hooping.TopClothId)!);
-        foreach (var layer in evaluated.Base)
+        var program = evaluated.Program;
+        var sights = HoopSights.Of(program);
+        if (sights.Steps.IsEmpty)
         {
-            using var path = PathOf(layer.Area);
-            cloths.Lay(canvas, path, layer.Cloth);
+            cloths.Fill(canvas, evaluated.Project.FindCloth(evaluated.Project.Hooping.TopClothId)!);
+            return;
         }
-        foreach (var element in project.Elements.Where(element => !element.Making.IsTakenOut))
+        var sight = sights.Steps[^1];
+        if (sight.IsOut)
         {
-            var steps = evaluated
-                .Program.Steps.OfType<ProgramStitches>()
-                .Where(step => step.Key.OwnerId == element.Id)
-                .ToList();
-            foreach (var work in evaluated.PiecesOf(element.Id))
+            canvas.Clear(Table);
+        }
+        if (!sight.Clip.IsEmpty)
+        {
+            using var clip = PathOf(sight.Clip);
+            ClothPaint.Shadow(canvas, clip);
+            canvas.ClipPath(clip, antialias: true);
+        }
+        if (sight.IsBack)
+        {
+            canvas.Scale(-1, 1);
+        }
+        foreach (var thing in sight.Things)
+        {
+            if (thing >= 0)
             {
-                using var path = PathOf(work.Outline.Flatten(0.02));
-                cloths.Lay(canvas, path, work.Cloth);
-                foreach (var step in steps.Where(step => step.Key.Ordinal == work.Part.Ordinal))
-                {
-                    ThreadPaint.Draw(canvas, step, evaluated.Program.Threads[step.Thread - 1]);
-                }
+                Lay(canvas, sights.Shapes[thing].Layer, sight.IsBack, cloths);
             }
-            if (!evaluated.PiecesOf(element.Id).Any())
+            else if (program.Steps[-1 - thing] is ProgramStitches sewn)
             {
-                foreach (var step in steps)
-                {
-                    ThreadPaint.Draw(canvas, step, evaluated.Program.Threads[step.Thread - 1]);
-                }
+                ThreadPaint.Draw(canvas, sewn, program.Threads[sewn.Thread - 1]);
             }
         }
+    }
+
+    private static void Lay(SKCanvas canvas, PresentLayer layer, bool isBack, ClothPaint cloths)
+    {
+        using var path = PathOf(layer.Area);
+        cloths.Lay(canvas, path, layer.Cloth, isFaceDown: layer.FaceUp == isBack);
+        if (ZipLook.Of(layer) is not { } zip)
+        {
+            return;
+        }
+        using var slit = new SKPaint { Color = ZipInside, IsAntialias = true };
+        using var teeth = new SKPaint
+        {
+            Color = Shades.Colour(layer.Cloth.Colour).Shaded(0.6f),
+            IsAntialias = true,
+            IsStroke = true,
+            StrokeWidth = (float)ZipLook.TeethWidth,
+            PathEffect = SKPathEffect.CreateDash([0.9f, 0.5f], 0),
+        };
+        using var metal = new SKPaint { Color = Metal, IsAntialias = true };
+        using var open = PathOf(zip.Slit);
+        canvas.DrawPath(open, slit);
+        foreach (var row in zip.Teeth)
+        {
+            using var line = new SKPath();
+            line.AddPoly([.. row.Select(at => new SKPoint((float)at.X, (float)at.Y))], close: false);
+            canvas.DrawPath(line, teeth);
+        }
+        using var slider = PathOf(zip.Slider);
+        ClothPaint.Shadow(canvas, slider);
+        canvas.DrawPath(slider, metal);
     }
 
     private static SKPath PathOf(IEnumerable<Region> regions)

@@ -150,8 +150,7 @@ public static class StitchListWriter
                     : laid.FaceUp ? "up"
                     : "down",
                 "role",
-                StitchListFormat.Roles[laid.Role],
-                ..laid.Slider is { } slider ? new[] { "slider", Number(slider.X), Number(slider.Y) } : []
+                StitchListFormat.Roles[laid.Role] + Slider(laid)
             );
             WriteArea(text, laid.Area);
         }
@@ -232,6 +231,10 @@ public static class StitchListWriter
             }
         }
     }
+
+    /// <summary>Where the slider is, with a space before it; nothing for what has none.</summary>
+    private static string Slider(LayerLaid laid) =>
+        laid.Slider is { } at ? $" slider {Number(at.X)} {Number(at.Y)}" : "";
 
     private static void Line(StringBuilder text, params ReadOnlySpan<string> words)
     {

@@ -61,7 +61,20 @@ public sealed record RehearsedStep(
     ImmutableArray<ImmutableArray<double>> Runs,
     ImmutableArray<RehearsedLayer> Layers,
     RehearsedSight Sight
-);
+)
+{
+    /// <summary>The step and those after it that ask hands for the same; null for one that stands alone, or follows its like.</summary>
+    public RehearsedGroup? Group { get; init; }
+}
+
+/// <summary>Hand steps in a row that are one card.</summary>
+/// <param name="Count">How many.</param>
+/// <param name="Text">The sentence for all of them.</param>
+/// <param name="Places">Where, with the numbers that the sentence names.</param>
+public sealed record RehearsedGroup(int Count, string Text, ImmutableArray<RehearsedPlace> Places);
+
+/// <summary>A numbered place, mm.</summary>
+public sealed record RehearsedPlace(int Number, double X, double Y);
 
 /// <summary>A layer as it lies from some step on.</summary>
 /// <param name="LayerId">Names the layer in the file.</param>
@@ -69,7 +82,22 @@ public sealed record RehearsedStep(
 /// <param name="Cloth">Its cloth.</param>
 /// <param name="FaceUp">Which face is up, seen from the front.</param>
 /// <param name="Path">The area it takes, SVG path data, mm.</param>
-public sealed record RehearsedShape(string LayerId, string Name, Cloth Cloth, bool FaceUp, string Path);
+/// <param name="Zip">What makes it look like a zip; null for what is none.</param>
+public sealed record RehearsedShape(
+    string LayerId,
+    string Name,
+    Cloth Cloth,
+    bool FaceUp,
+    string Path,
+    RehearsedZip? Zip
+);
+
+/// <summary>A zip's parts, SVG path data, mm.</summary>
+/// <param name="Teeth">The middles of its rows of teeth.</param>
+/// <param name="TeethWidth">How wide a row is, mm.</param>
+/// <param name="Slit">What is open.</param>
+/// <param name="Slider">The slider.</param>
+public sealed record RehearsedZip(string Teeth, double TeethWidth, string Slit, string Slider);
 
 /// <summary>What is seen of the work.</summary>
 /// <param name="IsBack">True from the back, the hoop turned over about its upright middle.</param>
@@ -92,6 +120,7 @@ public static class StandInMachine
         var seconds = StepTimes.Of(file);
         var sights = HoopSights.Of(file);
         var layers = new RehearsedLayers(file);
+        var groups = EqualSteps.Of(file).ToDictionary(group => group.First, Shown);
         var metres = new double[file.Threads.Length + 1];
         var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
         for (var i = 0; i < file.Steps.Length; i++)
@@ -102,7 +131,10 @@ public static class StandInMachine
                 file.Steps[i] switch
                 {
                     ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres, sight),
-                    ProgramHands hands => Wait(i + 1, hands, seconds[i], layers.Next(hands), sight),
+                    ProgramHands hands => Wait(i + 1, hands, seconds[i], layers.Next(hands), sight) with
+                    {
+                        Group = groups.GetValueOrDefault(i),
+                    },
                     _ => throw new InvalidOperationException("Unknown kind of step."),
                 }
             );
@@ -119,7 +151,8 @@ public static class StandInMachine
                     shape.Layer.Name,
                     shape.Layer.Cloth,
                     shape.Layer.FaceUp,
-                    PathText.Of(shape.Layer.Area)
+                    PathText.Of(shape.Layer.Area),
+                    Shown(ZipLook.Of(shape.Layer))
                 )),
             ],
             steps.ToImmutable(),
@@ -132,6 +165,23 @@ public static class StandInMachine
 
     private static RehearsedSight Shown(HoopSight sight) =>
         new(sight.IsBack, sight.IsOut, sight.Things, sight.Clip.IsEmpty ? "" : PathText.Of(sight.Clip));
+
+    private static RehearsedGroup Shown(EqualGroup group) =>
+        new(
+            group.Count,
+            group.Text,
+            [.. group.Places.Select(place => new RehearsedPlace(place.Number, place.At.X, place.At.Y))]
+        );
+
+    private static RehearsedZip? Shown(ZipLook? zip) =>
+        zip is null
+            ? null
+            : new(
+                string.Concat(zip.Teeth.Select(PathText.Of)),
+                ZipLook.TeethWidth,
+                PathText.Of(zip.Slit),
+                PathText.Of(zip.Slider)
+            );
 
     private static RehearsedStep Sew(
         int number,

@@ -3,6 +3,7 @@ using System.Reflection;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
+using Ullet.Core.Layers;
 using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
@@ -46,6 +47,10 @@ public sealed record Catalogue(
     ImmutableArray<ZoneChoice> Zones,
     ImmutableArray<HoldingChoice> Holdings,
     ImmutableArray<GroundHoldChoice> GroundHolds,
+    ImmutableArray<LayerRoleChoice> LayerRoles,
+    ImmutableArray<InsertChoice> Inserts,
+    ImmutableArray<InsertSideChoice> InsertSides,
+    ImmutableArray<AdditionsFateRow> AdditionsFates,
     ImmutableArray<TackChoice> Tacks
 );
 
@@ -57,6 +62,15 @@ public sealed record ZoneChoice(ZoneRole Role, string Name, string Summary);
 
 /// <summary>What keeps a laid cloth in place.</summary>
 public sealed record HoldingChoice(Holding Id, string Name);
+
+/// <summary>What a layer may be to the finished thing.</summary>
+public sealed record LayerRoleChoice(LayerRole Id, string Name);
+
+/// <summary>What may be put into a seam.</summary>
+public sealed record InsertChoice(InsertKind Id, string Name);
+
+/// <summary>A side of a seam.</summary>
+public sealed record InsertSideChoice(InsertSide Id, string Name);
 
 /// <summary>What keeps the ground on the stabiliser.</summary>
 public sealed record GroundHoldChoice(GroundHold Id, string Name);
@@ -276,6 +290,10 @@ internal static class ReferenceEndpoints
         [.. ZoneTable.All.Select(zone => new ZoneChoice(zone.Role, zone.Name, zone.Sentence))],
         [.. HoldingTable.All.Select(row => new HoldingChoice(row.Id, row.Name))],
         [.. GroundHoldTable.All.Select(row => new GroundHoldChoice(row.Id, row.Name))],
+        [.. LayerRoleTable.All.Select(row => new LayerRoleChoice(row.Id, row.Name))],
+        [.. InsertTable.All.Select(row => new InsertChoice(row.Kind, row.Name))],
+        [.. InsertTable.Sides.Select(row => new InsertSideChoice(row.Id, row.Name))],
+        AdditionsFateTable.All,
         [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))]
     );
 

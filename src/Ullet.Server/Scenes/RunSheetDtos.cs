@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
 
@@ -27,7 +28,11 @@ public sealed record StepOrderDto(
     ImmutableArray<string> Told,
     ImmutableArray<int> Pierced,
     ImmutableArray<StackedDto> Stack
-);
+)
+{
+    /// <summary>The sentence for this step and those next to it that ask hands for the same; null for one that stands alone.</summary>
+    public string? Group { get; init; }
+}
 
 /// <summary>A layer at a stop.</summary>
 /// <param name="Lane">Its lane's number.</param>
@@ -81,6 +86,7 @@ public sealed record OffStepDto(string Key, string Name);
 internal sealed class RunSheetDtos(Evaluated evaluated)
 {
     private readonly LaneChart _chart = LaneChart.Of(evaluated.RunSheet, evaluated.Layers, evaluated.Stitches);
+    private readonly ImmutableArray<EqualGroup> _groups = EqualSteps.Of(evaluated.Program);
     private readonly ILookup<StepKey, string> _broken = evaluated
         .RunSheet.Order.Broken.SelectMany(pair => new[] { (pair.Before, pair.Reason), (pair.After, pair.Reason) })
         .ToLookup(pair => pair.Item1, pair => pair.Reason);
@@ -141,7 +147,10 @@ internal sealed class RunSheetDtos(Evaluated evaluated)
             ],
             _chart.Pierced[at],
             Stack(at)
-        );
+        )
+        {
+            Group = _groups.FirstOrDefault(group => at >= group.First && at < group.First + group.Count)?.Text,
+        };
     }
 
     private const int MostReasons = 3;

@@ -103,6 +103,7 @@ public sealed class ProvenOrdersTests
                 new SetHandStep { Hand = new UserHandStep("", HandKind.FreeText, $"Look {i}.") }
             );
         }
-        return SampleProject.Apply(project, new SetOrder { Order = (StitchOrder)random.Next(2) });
+        // A place of its own makes the order the user's; Ullet is asked for its own again.
+        return SampleProject.Apply(project, new PlanOrder(), new SetOrder { Order = (StitchOrder)random.Next(2) });
     }
 }

@@ -1,4 +1,3 @@
-using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;

@@ -23,12 +23,24 @@ public sealed record SetHandStep : Edit
                 ?? Words(Hand.Check, "check", isNeeded: false)
                 ?? Limits.CheckRange(Hand.AreaMore, 0, 200, "mm", "What the cloth is larger by", "areaMore")
                 ?? Limits.CheckRange(Hand.AlignDistance, 0, 200, "mm", "The distance from the line", "alignDistance")
+                ?? Ranges(Hand.Insert)
                 ?? (Hand.Area is { } area ? Limits.CheckBox(area, "the cloth") : null)
             ) is
             { } refusal
         )
         {
             return refusal;
+        }
+        if (Hand.Insert is { } insert)
+        {
+            if (project.Find(insert.On) is null)
+            {
+                return EditRefusals.NoElement(insert.On);
+            }
+            if (Hand.ClothId is null)
+            {
+                return new Refusal("insert-without-cloth", "clothId", "Say of which cloth or ribbon it is.");
+            }
         }
         if (Hand.AreaOf is { } element && project.Find(element) is null)
         {
@@ -84,6 +96,13 @@ public sealed record SetHandStep : Edit
             RunSheet = project.RunSheet with { Hands = project.RunSheet.Hands.Add(hand), Sequence = [.. order] },
         };
     }
+
+    private static Refusal? Ranges(UserInsert? insert) =>
+        insert is null
+            ? null
+            : Limits.CheckRange(insert.Along, 0, 100, "%", "The place along the side", "along")
+                ?? Limits.CheckRange(insert.Width, 5, 100, "mm", "The width of what is put in", "width")
+                ?? Limits.CheckRange(insert.Length, 10, 150, "mm", "What lies inside the seam", "length");
 
     private static Refusal? Words(string? text, string place, bool isNeeded) =>
         isNeeded && string.IsNullOrWhiteSpace(text)

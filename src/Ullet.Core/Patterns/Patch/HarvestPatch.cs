@@ -47,6 +47,9 @@ public sealed class HarvestPatch : IPattern
 
     public int Making => 2;
 
+    public string? Gain =>
+        "it is sewn on wash-away, which leaves no fluff at the edge, and its back may be felt, fusible or none";
+
     public string Id => "harvest-patch";
 
     public string Name => "Harvest patch";

@@ -1,6 +1,5 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
-using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 using static Ullet.Core.Patterns.PatternHands;
 
@@ -34,7 +33,7 @@ internal static class HarvestPatchSteps
         yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.TackDown));
         if (work.Hold == PatternHold.Baste)
         {
-            yield return new SewAct(new StepKey(HarvestPatchParts.Basting.ElementId, BastingModule.TakeOut, 0));
+            yield return new SewAct(new StepKey(HarvestPatchParts.Basting.ElementId, HandWork.TakeOutBasting, 0));
         }
         if (isBacked)
         {

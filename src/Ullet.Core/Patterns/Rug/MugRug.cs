@@ -38,6 +38,9 @@ public sealed class MugRug : IPattern
 
     public int Making => 2;
 
+    public string? Gain =>
+        "its seam catches the filling, its gap is marked on the back, and its quilting runs out under the seam";
+
     public string Id => "mug-rug";
 
     public string Name => "Mug rug";

@@ -77,7 +77,10 @@ internal static class SeamForms
             ChoiceId,
             "Outline",
             rows[0].Id,
-            [.. rows.Select(row => new PatternOption(row.Id, row.Name)), new PatternOption(Own, "a form of your own")]
+            [
+                .. rows.Select(row => new PatternOption(row.Id, row.Name)),
+                new PatternOption(Own, "a form of your own") { NeedsDrawing = true },
+            ]
         );
 
     /// <summary>The form that is asked for, or why it can't be had.</summary>

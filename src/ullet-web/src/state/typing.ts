@@ -56,7 +56,8 @@ function takeTyped(): Promise<boolean> {
  * marked with data-lets-go lets go of what was typed. */
 export function guardPresses(page: Window) {
   const onPress = (event: Event) => {
-    const refusedMeanwhile = event instanceof PointerEvent && event.detail > 0 && refusals !== refusalsAtPress;
+    const refusedMeanwhile =
+      event instanceof PointerEvent && event.detail > 0 && refusals !== refusalsAtPress;
     if (again.has(event) || (drafts.size === 0 && !taking && !refusedMeanwhile)) return;
     const { target } = event;
     if (!(target instanceof Element)) return;

@@ -5,6 +5,8 @@ import { drawThread } from "../../canvas/thread";
 import type { Position } from "./playback";
 
 type Sight = RehearsedStep["sight"];
+type Place = NonNullable<RehearsedStep["group"]>["places"][number];
+type Zip = NonNullable<Rehearsal["shapes"][number]["zip"]>;
 
 /** Paints the hoop at a position of the rehearsal. Steps that are done stay in a picture; only the running one is drawn. */
 export class FilmPainter {
@@ -35,17 +37,18 @@ export class FilmPainter {
     ctx.setTransform(1, 0, 0, 1, 0, 0);
     ctx.clearRect(0, 0, this.canvas.width, this.canvas.height);
     if (now.kind === "hand") {
+      const sight = this.rehearsal.steps[at.step + (now.group?.count ?? 1) - 1]?.sight ?? now.sight;
       // What is to be laid shows through while the card asks for it, so that it can be held against the line.
-      const before = this.rehearsal.steps[at.step - 1]?.sight.things ?? now.sight.things;
+      const before = this.rehearsal.steps[at.step - 1]?.sight.things ?? sight.things;
       const layers = new Set(before.map((thing) => this.rehearsal.shapes[thing]?.layerId));
       // What lay there already is drawn as it lies now: trimmed, or folded over.
       const isKnown = (thing: number) => layers.has(this.rehearsal.shapes[thing]?.layerId);
-      const things = now.sight.things.filter((thing) => thing < 0 || isKnown(thing));
-      ctx.drawImage(this.picture({ ...now.sight, things }), 0, 0);
+      const things = sight.things.filter((thing) => thing < 0 || isKnown(thing));
+      ctx.drawImage(this.picture({ ...sight, things }), 0, 0);
       ctx.globalAlpha = 0.72;
-      for (const thing of now.sight.things)
-        if (thing >= 0 && !isKnown(thing)) this.thing(ctx, thing, now.sight);
+      for (const thing of sight.things) if (thing >= 0 && !isKnown(thing)) this.thing(ctx, thing, sight);
       ctx.globalAlpha = 1;
+      for (const place of now.group?.places ?? []) this.number(ctx, place, sight);
       return;
     }
     ctx.drawImage(this.picture(this.before(at.step, now.sight)), 0, 0);
@@ -87,8 +90,10 @@ export class FilmPainter {
   private thing(ctx: CanvasRenderingContext2D, thing: number, sight: Sight) {
     const shape = this.rehearsal.shapes[thing];
     const step = this.rehearsal.steps[-1 - thing];
-    if (shape) this.cloth(ctx, shape.cloth, new Path2D(shape.path), shape.faceUp === sight.isBack, sight);
-    else if (step) this.thread(ctx, step, this.pointsOf(step), sight);
+    if (shape) {
+      this.cloth(ctx, shape.cloth, new Path2D(shape.path), shape.faceUp === sight.isBack, sight);
+      if (shape.zip) this.zip(ctx, shape.zip, shape.cloth.colour, sight);
+    } else if (step) this.thread(ctx, step, this.pointsOf(step), sight);
   }
 
   private cloth(
@@ -115,6 +120,46 @@ export class FilmPainter {
       ctx.fill(path, "evenodd");
     }
     ctx.restore();
+  }
+
+  private zip(ctx: CanvasRenderingContext2D, zip: Zip, colour: string, sight: Sight) {
+    ctx.save();
+    this.turn(ctx, sight);
+    this.clip(ctx, sight);
+    ctx.fillStyle = "#2b333d";
+    ctx.fill(new Path2D(zip.slit));
+    const teeth = new Path2D(zip.teeth);
+    ctx.lineWidth = zip.teethWidth;
+    ctx.strokeStyle = colour;
+    ctx.stroke(teeth);
+    ctx.setLineDash([0.9, 0.5]);
+    ctx.strokeStyle = "rgb(29 42 58 / 0.55)";
+    ctx.stroke(teeth);
+    ctx.setLineDash([]);
+    ctx.shadowColor = "rgb(29 42 58 / 0.4)";
+    ctx.shadowBlur = 1.2 * this.camera.scale;
+    ctx.fillStyle = "#b9bec4";
+    ctx.fill(new Path2D(zip.slider));
+    ctx.restore();
+  }
+
+  /** A number that the card names. */
+  private number(ctx: CanvasRenderingContext2D, place: Place, sight: Sight) {
+    apply(ctx, this.camera, 1);
+    const x = sight.isBack ? -place.x : place.x;
+    const size = 13 / this.camera.scale;
+    ctx.beginPath();
+    ctx.arc(x, place.y, size, 0, 2 * Math.PI);
+    ctx.fillStyle = "#ffffff";
+    ctx.fill();
+    ctx.lineWidth = size / 8;
+    ctx.strokeStyle = "#1d2a3a";
+    ctx.stroke();
+    ctx.fillStyle = "#1d2a3a";
+    ctx.font = `600 ${size * 1.25}px "Hanken Grotesk", sans-serif`;
+    ctx.textAlign = "center";
+    ctx.textBaseline = "middle";
+    ctx.fillText(String(place.number), x, place.y + size * 0.06);
   }
 
   private hoop(ctx: CanvasRenderingContext2D) {

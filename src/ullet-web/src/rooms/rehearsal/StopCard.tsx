@@ -20,8 +20,12 @@ export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Pr
   const now = rehearsal.steps[at.step];
   if (!now) return null;
   const thread = rehearsal.threads.find((known) => known.number === now.thread);
-  const next = rehearsal.steps[at.step + 1];
-  const place = `Step ${now.number} of ${rehearsal.steps.length}`;
+  const count = now.group?.count ?? 1;
+  const next = rehearsal.steps[at.step + count];
+  const place =
+    count > 1
+      ? `Steps ${now.number} to ${now.number + count - 1} of ${rehearsal.steps.length}`
+      : `Step ${now.number} of ${rehearsal.steps.length}`;
   if (rehearsal.stitchCount === 0)
     return (
       <section className="rounded-card border border-line p-4">
@@ -44,13 +48,15 @@ export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Pr
           {over ? "The machine is done" : at.step === 0 ? "Before you start" : "The machine has stopped"}
           <span className="ml-auto font-normal">{place}</span>
         </p>
-        <p className="my-2 font-head text-[21px] leading-7 font-semibold">Now: {now.text}</p>
+        <p className="my-2 font-head text-[21px] leading-7 font-semibold">
+          Now: {now.group?.text ?? now.text}
+        </p>
         {now.warning ? <p className="my-2 font-bold">{now.warning}</p> : null}
         {now.check ? <p className="my-2">Before you press start: {now.check}</p> : null}
         {now.note ? <p className="my-2 border-l-3 border-marigold pl-2">Your note: {now.note}</p> : null}
         <p className="mb-3 text-[14px]">
           {now.hoopOff ? "The hoop is off the machine" : "The hoop stays on the machine"} · about{" "}
-          {duration(now.seconds)}
+          {duration(now.seconds * count)}
         </p>
         {over ? (
           <Button onClick={onAgain}>

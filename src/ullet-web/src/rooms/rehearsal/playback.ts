@@ -27,15 +27,23 @@ export function advanced(steps: RehearsedStep[], at: Position, seconds: number):
 /** The start of the step before or after. */
 export function stepped(steps: RehearsedStep[], at: Position, by: 1 | -1): Position {
   if (by === -1 && at.share > 0) return { step: at.step, share: 0 };
-  const step = at.step + by;
+  // Hand steps that are one card are gone through as one.
+  const step = by === 1 ? at.step + (steps[at.step]?.group?.count ?? 1) : firstOfCard(steps, at.step - 1);
   if (step < 0) return { step: 0, share: 0 };
   if (step >= steps.length) return { step: steps.length - 1, share: 1 };
   return { step, share: 0 };
 }
 
+/** The step at which the card begins that a step belongs to. */
+function firstOfCard(steps: RehearsedStep[], step: number): number {
+  const first = steps.findIndex((known, i) => i + (known.group?.count ?? 1) > step);
+  return Math.max(0, first);
+}
+
 export function isOver(rehearsal: Rehearsal, at: Position): boolean {
   return (
-    at.step === rehearsal.steps.length - 1 && (at.share >= 1 || rehearsal.steps[at.step]?.kind === "hand")
+    at.step + (rehearsal.steps[at.step]?.group?.count ?? 1) >= rehearsal.steps.length &&
+    (at.share >= 1 || rehearsal.steps[at.step]?.kind === "hand")
   );
 }
 

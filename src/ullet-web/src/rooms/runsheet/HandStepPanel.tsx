@@ -8,9 +8,11 @@ import {
   type OrderedStep,
   type Scene,
   type UserHandStep,
+  type UserInsert,
 } from "../../api/client";
 import { LengthField } from "../../parts/fields/LengthField";
 import { Choice } from "../../parts/fields/Choice";
+import { NumberField } from "../../parts/fields/NumberField";
 import { PlainField } from "../../parts/fields/PlainField";
 import { FormPanel } from "../../parts/FormPanel";
 import { Tick } from "../../parts/fields/Tick";
@@ -25,10 +27,14 @@ interface Props {
   onClose: () => void;
 }
 
+/** An insert to begin with; mm. */
+const PUT: UserInsert = { kind: "ribbonLoop", on: "", side: "top", along: 50, width: 20, length: 25 };
+
 /** Asks for a hand step of the user's own. */
 export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props) {
   const edits = useEdits(projectId);
-  const kinds = useCatalogue().data?.handKinds ?? [];
+  const catalogue = useCatalogue().data;
+  const kinds = catalogue?.handKinds ?? [];
   const [kind, setKind] = useState<HandKind>(hand?.kind ?? "freeText");
   const [text, setText] = useState(hand?.text ?? "");
   const [warning, setWarning] = useState(hand?.warning ?? "");
@@ -49,6 +55,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
       rotation: 0,
     },
   );
+  const [put, setPut] = useState<UserInsert | null>(hand?.insert ? { ...PUT, ...hand.insert } : null);
   const [role, setRole] = useState(hand?.role ?? "");
   const [alignedTo, setAlignedTo] = useState(hand?.alignedTo ? String(hand.alignedTo) : "");
   const [alignDistance, setAlignDistance] = useState(hand?.alignDistance ?? 0);
@@ -59,6 +66,10 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
   );
   const chosen = kinds.find((known) => known.id === kind);
   const { lays = false, laysBehind = false, takesAway = false } = chosen ?? {};
+
+  const isInsert = kind === "insert" && clothId !== "" && put !== null;
+  const seams = scene.elements.filter((element) => scene.steps.some((step) => step.ownerId === element.id));
+  const change = (part: Partial<UserInsert>) => setPut((now) => (now ? { ...now, ...part } : now));
 
   const save = async () => {
     const make = hand ? edits.edit : edits.addStep;
@@ -72,6 +83,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
         check: check || null,
         hoopOff,
         clothId: lays && clothId ? clothId : null,
+        insert: isInsert ? put : null,
         area: lays && areaOf === "typed" ? area : null,
         areaOf: lays && areaOf && areaOf !== "typed" ? areaOf : null,
         areaMore,
@@ -125,7 +137,58 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
               ]}
               onChosen={setClothId}
             />
-            {clothId ? (
+            {kind === "insert" && clothId ? (
+              <div className="grid grid-cols-2 gap-x-2 gap-y-2">
+                <Choice
+                  label="What is put in"
+                  value={put?.kind ?? ""}
+                  options={[
+                    { value: "", label: "the cloth, flat" },
+                    ...(catalogue?.inserts ?? []).map(({ id, name }) => ({ value: id, label: name })),
+                  ]}
+                  onChosen={(id) =>
+                    setPut((now) =>
+                      id
+                        ? {
+                            ...PUT,
+                            on: seams.at(-1)?.id ?? "",
+                            ...now,
+                            kind: id as UserInsert["kind"],
+                          }
+                        : null,
+                    )
+                  }
+                />
+                {put ? (
+                  <>
+                    <Choice
+                      label="Into the seam"
+                      value={put.on}
+                      options={seams.map(({ id, name }) => ({ value: id, label: seamName(scene, id, name) }))}
+                      onChosen={(on) => change({ on })}
+                    />
+                    <Choice
+                      label="At its side"
+                      value={put.side}
+                      options={(catalogue?.insertSides ?? []).map(({ id, name }) => ({
+                        value: id,
+                        label: name,
+                      }))}
+                      onChosen={(side) => change({ side: side as UserInsert["side"] })}
+                    />
+                    <NumberField
+                      label="Along it, %"
+                      value={put.along}
+                      digits={0}
+                      onTyped={(along) => change({ along })}
+                    />
+                    {length("Its width", put.width, (width) => change({ width }))}
+                    {length("Inside the seam", put.length, (inside) => change({ length: inside }))}
+                  </>
+                ) : null}
+              </div>
+            ) : null}
+            {clothId && !isInsert ? (
               <div className="grid grid-cols-2 gap-x-2 gap-y-2">
                 <Choice
                   label="How large it is"
@@ -142,10 +205,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
                   value={role}
                   options={[
                     { value: "", label: "as its kind says" },
-                    { value: "outer", label: "its right side is outside" },
-                    { value: "lining", label: "its right side is inside" },
-                    { value: "inner", label: "stays between" },
-                    { value: "takenOut", label: "comes out again" },
+                    ...(catalogue?.layerRoles ?? []).map(({ id, name }) => ({ value: id, label: name })),
                   ]}
                   onChosen={setRole}
                 />
@@ -195,4 +255,12 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
       </div>
     </FormPanel>
   );
+}
+
+/** An element with what it is sewn as, so that a seam is told from a tack-down of the same name. */
+function seamName(scene: Scene, id: string, name: string): string {
+  const roles = scene.steps
+    .filter((step) => step.ownerId === id && step.kind === "stitch")
+    .map(({ role }) => role);
+  return roles.length === 1 ? `${name}, ${roles[0]}` : name;
 }

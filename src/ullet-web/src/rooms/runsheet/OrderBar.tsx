@@ -61,6 +61,7 @@ export function OrderBar({ projectId, scene, steps, after }: Props) {
 function standing(runSheet: Scene["runSheet"]): string {
   if (runSheet.release.length) return "The steps you hold leave no order that works";
   if (runSheet.isBroken) return "This order does not work";
-  if (runSheet.isUsersOwn) return "Your own order, and it works";
+  if (runSheet.isUsersOwn)
+    return `Your own order, and it works${runSheet.isProvenBest ? ": no better one exists" : ""}`;
   return runSheet.isProvenBest ? "Ullet’s order: no better one exists" : "Ullet’s order: a good one";
 }

@@ -49,6 +49,11 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
           threads={scene.threads}
           onNote={(note) => edits.edit({ edit: "noteStep", stepKey: step.key, note })}
         />
+        {step.order.group ? (
+          <p className="border-l-3 border-marigold pl-2 text-[14px]">
+            One card at the machine. {step.order.group}
+          </p>
+        ) : null}
         {step.kind === "hand" ? (
           <p className="text-[14px] text-muted">
             {step.hoopOff ? "The hoop comes off the machine." : "The hoop stays on the machine."}

@@ -46,7 +46,7 @@ export function PatternWishFields({ pattern, wish, onChange, onBegin }: Props) {
                   label={choice.label}
                   value={chosen(choice.id)}
                   options={choice.options
-                    .filter((option) => option.id !== "own")
+                    .filter((option) => !option.needsDrawing)
                     .map((option) => ({ value: option.id, label: option.name }))}
                   onChosen={(option) =>
                     onChange((now) => ({ ...now, choices: { ...now.choices, [choice.id]: option } }))

@@ -1,22 +1,12 @@
 import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import { useCatalogue } from "../../../api/queries";
-import type { ProjectPattern, Scene } from "../../../api/client";
+import type { AdditionsFate, ProjectPattern, Scene } from "../../../api/client";
 import { Choice } from "../../../parts/fields/Choice";
 import { LengthField } from "../../../parts/fields/LengthField";
 import { NumberField } from "../../../parts/fields/NumberField";
 import { Section } from "../../../parts/Section";
 import { TextField } from "../../../parts/fields/TextField";
-
-type Fate = "withMiddle" | "withEdge" | "grow" | "stay";
-
-/** What becomes of own additions, in words. */
-const FATES: Record<Fate, { label: string; sentence: string }> = {
-  withMiddle: { label: "go with the middle", sentence: "moved with the middle of the panel, size kept." },
-  withEdge: { label: "keep to the edge", sentence: "kept as far from the panel’s nearest edges, size kept." },
-  grow: { label: "grow along", sentence: "moved and made larger or smaller with the panel." },
-  stay: { label: "stay in place", sentence: "left where they are in the hoop, size kept." },
-};
 
 interface Props {
   projectId: string;
@@ -27,8 +17,11 @@ interface Props {
 /** The pattern that the project was made from: its sizes, its words, and what it is made of. */
 export function PatternFields({ projectId, scene, pattern }: Props) {
   const edits = useEdits(projectId);
-  const fontId = useCatalogue().data?.usualFontId ?? null;
-  const [additions, setAdditions] = useState<Fate>("withMiddle");
+  const catalogue = useCatalogue().data;
+  const fontId = catalogue?.usualFontId ?? null;
+  const fates = catalogue?.additionsFates ?? [];
+  const [additions, setAdditions] = useState<AdditionsFate>("withMiddle");
+  const fate = fates.find((known) => known.id === additions);
   const use = { edit: "usePattern", patternId: pattern.id, fontId, additions } as const;
   const resize = (id: string, value: number) => edits.edit({ ...use, numbers: [{ id, value }] });
   const fill = (id: string, text: string) => edits.edit({ ...use, fillIns: [{ id, text }] });
@@ -87,15 +80,15 @@ export function PatternFields({ projectId, scene, pattern }: Props) {
         </div>
       </Section>
       {pattern.additions.length ? (
-        <Section title="Your additions at another size" startsOpen={false} brief={FATES[additions].label}>
+        <Section title="Your additions at another size" startsOpen={false} brief={fate?.name}>
           <Choice
             label="At another size they"
             value={additions}
-            options={Object.entries(FATES).map(([value, { label }]) => ({ value, label }))}
-            onChosen={(value) => setAdditions(value as Fate)}
+            options={fates.map(({ id, name }) => ({ value: id, label: name }))}
+            onChosen={(value) => setAdditions(fates.find(({ id }) => id === value)?.id ?? "withMiddle")}
           />
           <p className="text-[14px] text-muted">
-            {pattern.additions.join(", ")}: {FATES[additions].sentence}
+            {pattern.additions.join(", ")}: {fate?.sentence}
           </p>
         </Section>
       ) : null}

@@ -99,7 +99,12 @@ function HoopingFields({ projectId, scene }: Props) {
           className="col-span-2"
           value={hooping.groundHold}
           options={groundHolds.map(({ id, name }) => ({ value: id, label: name }))}
-          onChosen={(groundHold) => edits.edit({ edit: "setHooping", groundHold })}
+          onChosen={(value) =>
+            edits.edit({
+              edit: "setHooping",
+              groundHold: groundHolds.find(({ id }) => id === value)?.id ?? null,
+            })
+          }
         />
       )}
       <Choice

@@ -1,0 +1,138 @@
+using System.Collections.Immutable;
+using System.Text.RegularExpressions;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Program;
+
+/// <summary>A place that has a number on the picture.</summary>
+/// <param name="Number">From 1; one place keeps its number through all steps.</param>
+/// <param name="At">Its middle, mm.</param>
+public sealed record PicturePlace(int Number, Point At);
+
+/// <summary>Hand steps in a row that ask for the same thing at several places: one card for hands.</summary>
+/// <param name="First">The number of the first of them, from 0.</param>
+/// <param name="Count">How many; at least 2.</param>
+/// <param name="Text">The sentence for all of them.</param>
+/// <param name="Places">Where, in their order.</param>
+public sealed record EqualGroup(int First, int Count, string Text, ImmutableArray<PicturePlace> Places);
+
+/// <summary>Finds equal hand steps in a row, from the program alone.</summary>
+public static partial class EqualSteps
+{
+    private static readonly ImmutableArray<string> Words =
+    [
+        "Two",
+        "Three",
+        "Four",
+        "Five",
+        "Six",
+        "Seven",
+        "Eight",
+        "Nine",
+        "Ten",
+        "Eleven",
+        "Twelve",
+    ];
+
+    /// <summary>All groups of a program, in its order.</summary>
+    public static ImmutableArray<EqualGroup> Of(StitchProgram program)
+    {
+        var numbers = new Dictionary<(string, int), int>();
+        var groups = ImmutableArray.CreateBuilder<EqualGroup>();
+        for (var first = 0; first < program.Steps.Length; )
+        {
+            Budget.Spend();
+            var count = 1;
+            while (
+                first + count < program.Steps.Length
+                && program.Steps[first] is ProgramHands one
+                && program.Steps[first + count] is ProgramHands other
+                && Alike(one) is { } what
+                && Alike(other) == what
+            )
+            {
+                count++;
+            }
+            if (count > 1)
+            {
+                groups.Add(Group([.. program.Steps.Skip(first).Take(count).OfType<ProgramHands>()], first, numbers));
+            }
+            first += count;
+        }
+        return groups.ToImmutable();
+    }
+
+    private static EqualGroup Group(
+        ImmutableArray<ProgramHands> steps,
+        int first,
+        Dictionary<(string, int), int> numbers
+    )
+    {
+        var places = ImmutableArray.CreateBuilder<PicturePlace>();
+        foreach (var step in steps)
+        {
+            var key = (step.Key.OwnerId, step.Key.Ordinal);
+            if (!numbers.TryGetValue(key, out var number))
+            {
+                numbers[key] = number = numbers.Count + 1;
+            }
+            places.Add(new PicturePlace(number, Place(step)!.Value));
+        }
+        var count = steps.Length - 2 < Words.Length ? Words[steps.Length - 2] : $"{steps.Length}";
+        var text = Plain(steps[0]);
+        return new EqualGroup(
+            first,
+            steps.Length,
+            $"{count} times, {Told([.. places.Select(place => place.Number)])} on the picture: {char.ToLowerInvariant(text[0])}{text[1..]}",
+            places.ToImmutable()
+        );
+    }
+
+    /// <summary>"1 to 6", or "1, 2 and 5".</summary>
+    private static string Told(ImmutableArray<int> numbers) =>
+        numbers.Length > 2 && Enumerable.Range(0, numbers.Length).All(i => numbers[i] == numbers[0] + i)
+            ? $"{numbers[0]} to {numbers[^1]}"
+            : $"{string.Join(", ", numbers[..^1])} and {numbers[^1]}";
+
+    /// <summary>What has to be the same in steps that are one card; null for a step that stands alone.</summary>
+    private static (HandKind, bool, string, string?, string?, string)? Alike(ProgramHands step) =>
+        step.Note is null && Place(step) is not null && step.OwnerName.Length > 0 && Plain(step) != step.Text
+            ? (step.Kind, step.HoopOff, Plain(step), step.Warning, step.Check, FirstName(step.OwnerName))
+            : null;
+
+    /// <summary>The sentence without the name of what it is about.</summary>
+    private static string Plain(ProgramHands step)
+    {
+        var name = Regex.Escape(step.OwnerName);
+        var without = Regex.Replace(step.Text, $@" (of|for) {name}(?!\w)", "", RegexOptions.None, Patience);
+        return Regex.Replace(without, $@"(?<!\w){name}(?!\w)", FirstName(step.OwnerName), RegexOptions.None, Patience);
+    }
+
+    private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(200);
+
+    /// <summary>"Leaf" of "Leaf 3".</summary>
+    private static string FirstName(string name) => Numbered().Replace(name, "");
+
+    /// <summary>The middle of what a step lays or changes, mm; null where it is not one thing.</summary>
+    private static Point? Place(ProgramHands step)
+    {
+        ImmutableArray<Region> area = step.Changes is [var change]
+            ? change switch
+            {
+                LayerLaid laid => laid.Area,
+                LayerTrimmed trimmed => trimmed.Area,
+                LayerFolded folded => folded.Area,
+                LayerOpened opened => opened.Area,
+                LayerParted or LayerRemoved or WorkCutOut => [],
+                _ => throw new ArgumentException($"No place is known of {change.GetType().Name}.", nameof(step)),
+            }
+            : [];
+        return area.IsEmpty ? null : Box.Of(area.SelectMany(region => region.Shell.Points)).Centre;
+    }
+
+    [GeneratedRegex(@" \d{1,4}$", RegexOptions.ExplicitCapture, 200)]
+    private static partial Regex Numbered();
+}
