@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
 
 namespace Ullet.Core.Findings;
@@ -16,11 +17,29 @@ internal sealed class FoldCheck : ICheck
     {
         var steps = input.RunSheet.Steps;
         var states = input.Layers;
+        foreach (var hand in input.Project.RunSheet.Hands.Where(hand => HandTable.Of(hand.Kind).Folds))
+        {
+            // It names a layer, and nothing came of it.
+            if (
+                hand.LayerId is not null
+                && steps.FirstOrDefault(step => step.Key == hand.Key) is HandStep { Work.Changes.IsEmpty: true } step
+            )
+            {
+                yield return Nothing(
+                    step,
+                    "along no straight line that is sewn: choose a cloth that you or the pattern lays, and a straight seam to fold it along"
+                );
+            }
+        }
         for (var i = 1; i < steps.Length; i++)
         {
             foreach (var fold in ((steps[i] as HandStep)?.Work.Changes ?? []).OfType<LayerFolded>())
             {
                 Budget.Spend();
+                if (!states[i - 1].Any(layer => layer.Id == fold.LayerId))
+                {
+                    yield return Nothing(steps[i], "which does not lie in the hoop then");
+                }
                 if (
                     states[i - 1].FirstOrDefault(layer => layer.Id == fold.LayerId) is { } layer
                     && SewnDown(layer, fold, i, states, input) is var (by, at)
@@ -37,6 +56,9 @@ internal sealed class FoldCheck : ICheck
             }
         }
     }
+
+    private static Finding Nothing(RunStep step, string why) =>
+        new("fold-nothing", FindingLevel.Stop, null, null, $"\"{StepNames.Of(step)}\" is to fold a layer over {why}.");
 
     /// <summary>The step that sewed the part down which is to be folded over, and where; null for none.</summary>
     private static (StitchStep By, Point At)? SewnDown(

@@ -1,5 +1,6 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
@@ -18,9 +19,7 @@ internal sealed class PanelEdgeCheck : ICheck
             yield break;
         }
         var seam = SeamOf(plan, input);
-        var closed = seam is null
-            ? null
-            : new AreaIndex([new Region(Ring.Of([.. seam.Select(edge => edge.From)]), [])]);
+        var closed = seam is null ? null : ClosingRing(plan, input);
         var owned = plan.Acts.Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal);
         foreach (
             var owner in input
@@ -45,7 +44,7 @@ internal sealed class PanelEdgeCheck : ICheck
             }
             else if (
                 closed is not null
-                && points.FindIndex(at => !closed.Holds(at)) is >= 0 and var across
+                && points.FindIndex(at => !IsWithin(closed, at)) is >= 0 and var across
                 && !MayRunPast(owner.Key, input)
             )
             {
@@ -68,6 +67,18 @@ internal sealed class PanelEdgeCheck : ICheck
                 );
             }
         }
+    }
+
+    /// <summary>The seam's longest line, closed: what it goes over again along its gap is a line of its own.</summary>
+    private static Ring ClosingRing(PatternPlan plan, FindingInput input) =>
+        Ring.Of(
+            input.Outlines[plan.ClosingSeamId!].Lines.Select(line => line.Flatten(0.1)).MaxBy(points => points.Length)!
+        );
+
+    private static bool IsWithin(Ring seam, Point at)
+    {
+        Budget.Spend(1 + (seam.Points.Length / 16));
+        return seam.Winding(at) != 0;
     }
 
     private static List<(Point From, Point To)>? SeamOf(PatternPlan plan, FindingInput input)

@@ -246,7 +246,8 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             return front is not null && _stack.IndexOf(layer.Id) > _stack.IndexOf(front.Id);
         }
 
-        /// <summary>What the largest seam goes round that was sewn through a layer.</summary>
+        /// <summary>What the largest seam goes round that was sewn through a layer; of work that is cut out its own form, as small as the
+        /// seam.</summary>
         private ImmutableArray<Region> Outline(string layer, int until)
         {
             var laid = Enumerable
@@ -265,6 +266,14 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             if (seam.IsDefaultOrEmpty)
             {
                 return [];
+            }
+            if (!_clip.IsEmpty)
+            {
+                // Where the seam leaves a gap the edge goes on as it was cut, as far inside as the seam lies elsewhere.
+                var inside = seam.Select(at => RegionOverlay.DistanceToRings(_clip, at))
+                    .Order()
+                    .ElementAt(seam.Length / 2);
+                return RegionOffset.By(_clip, -inside);
             }
             var about = RegionOffset
                 .Around(

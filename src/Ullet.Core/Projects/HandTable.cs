@@ -28,6 +28,9 @@ public sealed record HandRow(
     /// <summary>True where a layer goes out of the hoop with it.</summary>
     public bool TakesAway { get; init; }
 
+    /// <summary>True where a layer is folded over with it.</summary>
+    public bool Folds { get; init; }
+
     /// <summary>True where the hoop usually comes off the machine for it.</summary>
     public bool HoopOff { get; init; }
 }
@@ -54,7 +57,7 @@ public static class HandTable
         {
             HoopOff = true,
         },
-        new(HandKind.Fold, "fold", "fold", 60, false, "Fold a layer over along a seam."),
+        new(HandKind.Fold, "fold", "fold", 60, false, "Fold a layer over along a seam.") { Folds = true },
         new(
             HandKind.LayBehind,
             "lay-behind",

@@ -27,12 +27,18 @@ internal static class OwnHands
             hand.Text + InsertWords(project, hand, put?.Seam) + Alignment(project, hand),
             hand.Warning ?? (hand.Insert is { } kind ? InsertTable.Of(kind.Kind).Warning : null),
             hand.HoopOff,
-            [.. Changes(project, hand, put?.Area)]
+            [.. Changes(project, hand, put?.Area, outlineOf)]
         )
         {
             Check = hand.Check,
             AlignsTo = hand.AlignedTo is { } line
-                ? [new Alignment(line, Distance: hand.AlignDistance) { IsEdge = hand.Insert is null }]
+                ?
+                [
+                    new Alignment(line, Distance: hand.AlignDistance)
+                    {
+                        IsEdge = hand.Insert is null && hand.Kind != HandKind.Fold,
+                    },
+                ]
                 : [],
         };
         return StepGathering.Hand(project, hand.Id, "By hand", work);
@@ -59,11 +65,40 @@ internal static class OwnHands
         return hand.Text.EndsWith('.') ? $" {text}" : $". {text}";
     }
 
-    private static IEnumerable<LayerChange> Changes(Project project, UserHandStep hand, Region? insert)
+    private static IEnumerable<LayerChange> Changes(
+        Project project,
+        UserHandStep hand,
+        Region? insert,
+        Func<string, Outline?> outlineOf
+    )
     {
-        if (project.FindCloth(hand.ClothId) is { } cloth)
+        if (Laid(project, hand, insert) is { } laid)
         {
-            yield return new LayerLaid(
+            yield return laid;
+        }
+        if (hand.LayerId is not { } layer)
+        {
+            yield break;
+        }
+        if (HandTable.Of(hand.Kind).Folds)
+        {
+            var own = project.RunSheet.Hands.FirstOrDefault(known => known.Id == layer);
+            var known = own is null ? OwnFolds.LaidByPattern(project, layer) : Laid(project, own, null);
+            if (OwnFolds.Of(hand, known, outlineOf) is { } folded)
+            {
+                yield return folded;
+            }
+        }
+        else
+        {
+            yield return new LayerRemoved(layer);
+        }
+    }
+
+    /// <summary>The cloth that a step lays; null for none.</summary>
+    private static LayerLaid? Laid(Project project, UserHandStep hand, Region? insert) =>
+        project.FindCloth(hand.ClothId) is { } cloth
+            ? new LayerLaid(
                 hand.Id,
                 cloth.Name,
                 cloth,
@@ -73,13 +108,8 @@ internal static class OwnHands
             {
                 IsBeneath = hand.IsBeneath,
                 Role = hand.Role ?? (cloth.IsSurface() && hand.Insert is null ? LayerRole.Outer : LayerRole.Inner),
-            };
-        }
-        if (hand.LayerId is { } layer)
-        {
-            yield return new LayerRemoved(layer);
-        }
-    }
+            }
+            : null;
 
     /// <summary>What its cloth takes: as large as an element and more, as typed, or the whole field; mm.</summary>
     private static Box AreaOf(Project project, UserHandStep hand)
@@ -113,9 +143,9 @@ internal static class OwnHands
             ?? StageTable.All.FirstOrDefault(row => row.Key == line.Stage)?.Words
             ?? "line";
         var how =
-            hand.AlignDistance > 0
-                ? $"Its edge lies {hand.AlignDistance:0.#} mm from the {what} of {element.Name}."
-                : $"Its edge lies on the {what} of {element.Name}.";
+            HandTable.Of(hand.Kind).Folds ? $"It is folded over along the {what} of {element.Name} and creased there."
+            : hand.AlignDistance > 0 ? $"Its edge lies {hand.AlignDistance:0.#} mm from the {what} of {element.Name}."
+            : $"Its edge lies on the {what} of {element.Name}.";
         return hand.Text.EndsWith('.') ? $" {how}" : $". {how}";
     }
 }

@@ -143,6 +143,7 @@ public sealed record HandChoice(
     bool Lays,
     bool LaysBehind,
     bool TakesAway,
+    bool Folds,
     bool HoopOff
 );
 
@@ -260,6 +261,7 @@ internal static class ReferenceEndpoints
                     row.Lays,
                     row.LaysBehind,
                     row.TakesAway,
+                    row.Folds,
                     row.HoopOff
                 )),
         ],

@@ -1,3 +1,5 @@
+using Ullet.Core.Edits;
+using Ullet.Core.Geometry;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Tests.Patterns;
@@ -62,6 +64,35 @@ public sealed class HoopSightsTests
         Assert.Equal(180 * 120, done.Clip.Sum(region => region.Area), 180 * 120 * 0.01);
 
         string LayerOf(int thing) => sights.Shapes[thing].Layer.Id;
+    }
+
+    [Fact]
+    public void TheTurnedRug_IsWholeAtItsGap()
+    {
+        var rug = SampleProject.Evaluate(PatternSamples.Make("mug-rug")).Program;
+        var sight = HoopSights.Of(rug).Steps[^1];
+        var edge = new AreaIndex(sight.Clip);
+        // 180 × 130 mm about the middle, its gap in a side as straight as the others.
+        Assert.True(edge.Holds(new Point(0, 64)) && edge.Holds(new Point(0, -64)) && edge.Holds(new Point(-89, 0)));
+        Assert.False(edge.Holds(new Point(0, 67)) || edge.Holds(new Point(0, -67)) || edge.Holds(new Point(92, 0)));
+        Assert.True(sight.IsOut);
+    }
+
+    [Fact]
+    public void BastingThatIsTakenOut_IsSeenNoMore()
+    {
+        var basted = SampleProject
+            .Evaluate(
+                SampleProject.Apply(
+                    SampleProject.With(new EllipseShape()),
+                    new SetHooping { GroundHold = GroundHold.Basted }
+                )
+            )
+            .Program;
+        var sights = HoopSights.Of(basted).Steps;
+        var sewn = basted.Steps.ToList().FindIndex(step => step is ProgramStitches { Role: "basting" });
+        Assert.Contains(-1 - sewn, sights[sewn + 1].Things);
+        Assert.DoesNotContain(-1 - sewn, sights[^1].Things);
     }
 
     [Fact]

@@ -23,10 +23,10 @@ public sealed class HarvestPatch : IPattern
     private const double Inside = 9;
 
     /// <summary>Least height that is left for words, mm.</summary>
-    private const double LeastWords = 6;
+    private const double LeastWords = 5;
 
     /// <summary>Least side of what is left for the motif, mm: smaller ones have parts that no cover holds.</summary>
-    private const double LeastMotif = 15;
+    private const double LeastMotif = 12;
 
     /// <summary>The line that holds the backing runs this far inside the outline, mm: under the edge.</summary>
     internal const double BackingInset = 1.2;
@@ -117,7 +117,7 @@ public sealed class HarvestPatch : IPattern
                     ? (Result<SeamForm>)form
                     : new Refusal(
                         "patch-too-narrow",
-                        SeamForms.ChoiceId,
+                        numbers["width"] <= numbers["height"] ? "width" : "height",
                         $"This outline leaves less than {LeastWords:0} mm for words above a motif of {LeastMotif:0} × {LeastMotif:0} mm, the smallest "
                             + "that can be covered: make the patch larger or choose another outline."
                     )

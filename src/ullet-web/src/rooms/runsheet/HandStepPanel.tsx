@@ -65,8 +65,11 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
     <LengthField label={label} value={value} unit={scene.unit} onTyped={onTyped} />
   );
   const chosen = kinds.find((known) => known.id === kind);
-  const { lays = false, laysBehind = false, takesAway = false } = chosen ?? {};
+  const { lays = false, laysBehind = false, takesAway = false, folds = false } = chosen ?? {};
 
+  const lines = ordered
+    .filter((step) => step.kind === "stitch")
+    .map((step) => ({ value: step.key, label: `${step.ownerName}, ${step.role}` }));
   const isInsert = kind === "insert" && clothId !== "" && put !== null;
   const seams = scene.elements.filter((element) => scene.steps.some((step) => step.ownerId === element.id));
   const change = (part: Partial<UserInsert>) => setPut((now) => (now ? { ...now, ...part } : now));
@@ -88,11 +91,11 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
         areaOf: lays && areaOf && areaOf !== "typed" ? areaOf : null,
         areaMore,
         role: lays && role ? (role as LayerRole) : null,
-        alignedTo: lays && alignedTo ? alignedTo : null,
+        alignedTo: (lays || folds) && alignedTo ? alignedTo : null,
         alignDistance,
         faceDown: lays && faceDown,
         isBeneath: laysBehind || (lays && isBeneath),
-        layerId: takesAway && layerId ? layerId : null,
+        layerId: (takesAway || folds) && layerId ? layerId : null,
       },
       after: place || null,
     });
@@ -221,12 +224,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
                 <Choice
                   label="Aligned to"
                   value={alignedTo}
-                  options={[
-                    { value: "", label: "nothing" },
-                    ...ordered
-                      .filter((step) => step.kind === "stitch")
-                      .map((step) => ({ value: step.key, label: `${step.ownerName}, ${step.role}` })),
-                  ]}
+                  options={[{ value: "", label: "nothing" }, ...lines]}
                   onChosen={setAlignedTo}
                 />
                 {alignedTo ? length("Distance from it", alignDistance, setAlignDistance) : null}
@@ -238,15 +236,23 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
             )}
           </>
         ) : null}
-        {takesAway ? (
+        {takesAway || folds ? (
           <Choice
-            label="Layer that is taken away"
+            label={folds ? "Layer that is folded over" : "Layer that is taken away"}
             value={layerId}
             options={[
               { value: "", label: "none" },
               ...scene.runSheet.lanes.map((lane) => ({ value: lane.layerId, label: lane.name })),
             ]}
             onChosen={setLayerId}
+          />
+        ) : null}
+        {folds && layerId ? (
+          <Choice
+            label="Along the seam"
+            value={alignedTo}
+            options={[{ value: "", label: "none" }, ...lines]}
+            onChosen={setAlignedTo}
           />
         ) : null}
         <PlainField label="What must not go wrong" value={warning} onChange={setWarning} />
