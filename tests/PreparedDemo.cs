@@ -28,9 +28,14 @@ internal sealed class PreparedDemo(Func<string, (IDisposable Server, HttpClient 
     /// </summary>
     internal static void Remove(string data)
     {
+        WaitUntilClosed(data);
+        Directory.Delete(data, recursive: true);
+    }
+
+    private static void WaitUntilClosed(string data)
+    {
         var held = Path.Combine(data, "ullet.lock");
         SpinWait.SpinUntil(() => !File.Exists(held) || IsFree(held), TimeSpan.FromSeconds(30));
-        Directory.Delete(data, recursive: true);
     }
 
     private static bool IsFree(string file)
@@ -65,6 +70,8 @@ internal sealed class PreparedDemo(Func<string, (IDisposable Server, HttpClient 
                 }
             }
         }
+        // Copied while its journal is being brought in, it would be half a database.
+        WaitUntilClosed(data);
         return data;
     }
 }

@@ -81,15 +81,62 @@ public static partial class EqualSteps
             }
             places.Add(new PicturePlace(number, Place(step)!.Value));
         }
+        var told = Told([.. places.Select(place => place.Number)]);
+        if (OneSheet(steps) is { } sheet)
+        {
+            return new EqualGroup(
+                first,
+                steps.Length,
+                $"Once for {told} on the picture: {char.ToLowerInvariant(sheet[0])}{sheet[1..]}",
+                places.ToImmutable()
+            );
+        }
         var count = steps.Length - 2 < Words.Length ? Words[steps.Length - 2] : $"{steps.Length}";
         var text = Plain(steps[0]);
         return new EqualGroup(
             first,
             steps.Length,
-            $"{count} times, {Told([.. places.Select(place => place.Number)])} on the picture: {char.ToLowerInvariant(text[0])}{text[1..]}",
+            $"{count} times, {told} on the picture: {char.ToLowerInvariant(text[0])}{text[1..]}",
             places.ToImmutable()
         );
     }
+
+    /// <summary>The sentence for cloths that would lie over one another: one sheet is laid for all of them; null where they lie apart.
+    /// Laid singly, each would be sewn into its neighbour, and no scissors could take it out again.</summary>
+    private static string? OneSheet(ImmutableArray<ProgramHands> steps)
+    {
+        var areas = steps
+            .Select(step => (step.Changes[0] as LayerLaid)?.Area)
+            .OfType<ImmutableArray<Region>>()
+            .ToList();
+        if (areas.Count < steps.Length)
+        {
+            return null;
+        }
+        var apart = true;
+        for (var i = 0; i < areas.Count && apart; i++)
+        {
+            for (var j = i + 1; j < areas.Count && apart; j++)
+            {
+                apart =
+                    !BoxOf(areas[i]).Overlaps(BoxOf(areas[j]))
+                    || RegionOverlay.Intersection(areas[i], areas[j]).IsEmpty;
+            }
+        }
+        var (one, all) = (BoxOf(areas[0]), areas.Select(BoxOf).Aggregate((known, more) => known.Union(more)));
+        var size = $"it must be at least {LengthText.AtLeast(one.Width, one.Height)}";
+        var text = Plain(steps[0]);
+        return apart || !text.Contains(size, StringComparison.Ordinal)
+            ? null
+            : text.Replace("the placement line;", "the placement lines;", StringComparison.Ordinal)
+                .Replace(
+                    size,
+                    $"one sheet of at least {LengthText.AtLeast(all.Width, all.Height)} covers all of them",
+                    StringComparison.Ordinal
+                );
+    }
+
+    private static Box BoxOf(ImmutableArray<Region> area) => Box.Of(area.SelectMany(region => region.Shell.Points));
 
     /// <summary>"1 to 6", or "1, 2 and 5".</summary>
     private static string Told(ImmutableArray<int> numbers) =>
@@ -113,7 +160,7 @@ public static partial class EqualSteps
 
     private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(200);
 
-    /// <summary>"Leaf" of "Leaf 3".</summary>
+    /// <summary>"Leaf" of "Leaf 3" and of "Leaf copy".</summary>
     private static string FirstName(string name) => Numbered().Replace(name, "");
 
     /// <summary>The middle of what a step lays or changes, mm; null where it is not one thing.</summary>
@@ -130,9 +177,9 @@ public static partial class EqualSteps
                 _ => throw new ArgumentException($"No place is known of {change.GetType().Name}.", nameof(step)),
             }
             : [];
-        return area.IsEmpty ? null : Box.Of(area.SelectMany(region => region.Shell.Points)).Centre;
+        return area.IsEmpty ? null : BoxOf(area).Centre;
     }
 
-    [GeneratedRegex(@" \d{1,4}$", RegexOptions.ExplicitCapture, 200)]
+    [GeneratedRegex(@"( copy| \d{1,4})+$", RegexOptions.ExplicitCapture, 200)]
     private static partial Regex Numbered();
 }

@@ -47,7 +47,19 @@ public sealed class EqualStepsTests
         Assert.Empty(EqualSteps.Of(Leaves(1)));
     }
 
-    private static StitchProgram Leaves(int count, Edit? changes = null)
+    [Fact]
+    public void LeavesWhoseCloths_WouldLieOverOneAnother_TakeOneSheet()
+    {
+        var near = EqualSteps.Of(Leaves(3, apart: 40))[0];
+        Assert.StartsWith(
+            "Once for 1 to 3 on the picture: lay beet cotton face up over the placement lines; one sheet of at least 128 × 48 mm",
+            near.Text,
+            StringComparison.Ordinal
+        );
+        Assert.StartsWith("Three times", EqualSteps.Of(Leaves(3, apart: 50))[0].Text, StringComparison.Ordinal);
+    }
+
+    private static StitchProgram Leaves(int count, Edit? changes = null, double apart = 60)
     {
         var project = SampleProject.Empty(200, 200);
         for (var i = 0; i < count; i++)
@@ -56,8 +68,11 @@ public sealed class EqualStepsTests
                 project,
                 SampleProject.Add(new EllipseShape(), 24, 24) with
                 {
-                    Box = new ElementBox((i % 3 * 60) - 60, (i / 3 * 60) - 30, 24, 24, 0),
-                    Name = i == 0 ? "Leaf" : $"Leaf {i + 1}",
+                    Box = new ElementBox((i % 3 * apart) - 60, (i / 3 * 60) - 30, 24, 24, 0),
+                    Name =
+                        i == 0 ? "Leaf"
+                        : i == 1 ? "Leaf copy"
+                        : $"Leaf {i + 1}",
                 }
             );
         }

@@ -56,7 +56,7 @@ public sealed class InsertTests
     public void ALoopOfOnesOwn_InTheRugsSeam_IsHeldByIt_TellsHowItIsFolded_AndLiesThereBeforeTheBack()
     {
         var rug = PatternSamples.Make("mug-rug");
-        var hand = new UserHandStep("", HandKind.Insert, "Put a loop in.")
+        var hand = new UserHandStep("", HandKind.Insert, " ")
         {
             ClothId = "beet",
             Insert = new UserInsert(InsertKind.RingOnTape, "p-closing-seam") { Side = InsertSide.Top },
@@ -64,6 +64,7 @@ public sealed class InsertTests
         var with = SampleProject.Apply(rug, new SetHandStep { Hand = hand, After = "p-quilting.line.0" });
         var work = SampleProject.Evaluate(with);
         var step = work.RunSheet.Steps.OfType<HandStep>().Single(each => each.IsOwn);
+        Assert.StartsWith("Put the ring on a tape in. ", step.Work.Text, StringComparison.Ordinal);
         Assert.Contains("Thread the ring onto 70 mm of beet cotton", step.Work.Text, StringComparison.Ordinal);
         Assert.Contains("at the top edge", step.Work.Text, StringComparison.Ordinal);
         Assert.Contains("presser foot", step.Work.Warning, StringComparison.Ordinal);

@@ -18,7 +18,7 @@ public sealed record SetHandStep : Edit
     {
         if (
             (
-                Words(Hand.Text, "text", isNeeded: true)
+                Words(Hand.Text, "text", isNeeded: Hand.Insert is null)
                 ?? Words(Hand.Warning, "warning", isNeeded: false)
                 ?? Words(Hand.Check, "check", isNeeded: false)
                 ?? Limits.CheckRange(Hand.AreaMore, 0, 200, "mm", "What the cloth is larger by", "areaMore")
@@ -65,7 +65,10 @@ public sealed record SetHandStep : Edit
         var hand = Hand with
         {
             Id = isNew ? $"u{project.NextNumber}" : Hand.Id,
-            Text = Hand.Text.Trim(),
+            Text =
+                Hand.Insert is { } put && string.IsNullOrWhiteSpace(Hand.Text)
+                    ? $"Put the {InsertTable.Of(put.Kind).Name} in."
+                    : Hand.Text.Trim(),
             Warning = string.IsNullOrWhiteSpace(Hand.Warning) ? null : Hand.Warning.Trim(),
             Check = string.IsNullOrWhiteSpace(Hand.Check) ? null : Hand.Check.Trim(),
         };
