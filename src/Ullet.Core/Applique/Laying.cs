@@ -52,14 +52,19 @@ internal static class Laying
         {
             Holding.Fused => "Take the hoop off the machine and press it down so that its backing holds.",
             Holding.Taped => "Tape its corners away from the needle.",
-            Holding.Sprayed => "Before, spray its underside lightly, away from the machine; then smooth it down.",
+            Holding.Sprayed => "Smooth it down from the middle outwards.",
             Holding.Nothing => "Hold it flat, fingers clear of the needle.",
         };
         return new HandAct(
             new HandWork(
                 HandKind.Lay,
                 "lay",
-                $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
+                (
+                    part.Element.Holding == Holding.Sprayed
+                        ? $"Spray the underside of {cloth.Name} lightly, away from the machine. "
+                        : ""
+                )
+                    + $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
                     + $"{LengthText.AtLeast(size.Width, size.Height)}. {hold}",
                 null,
                 HoopOff: part.Element.Holding == Holding.Fused,

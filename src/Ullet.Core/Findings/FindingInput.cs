@@ -84,6 +84,7 @@ public static class Checks
         new WasteCheck(),
         new FoldCheck(),
         new UnsewnLayerCheck(),
+        new EdgeCaughtCheck(),
         new HeatCheck(),
         new BehindCheck(),
         new PanelEdgeCheck(),

@@ -19,7 +19,7 @@ internal sealed class PanelEdgeCheck : ICheck
             yield break;
         }
         var seam = SeamOf(plan, input);
-        var closed = seam is null ? null : ClosingRing(plan, input);
+        var closed = seam is null or [] ? null : ClosingRing(plan, input);
         var owned = plan.Acts.Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal);
         foreach (
             var owner in input
@@ -72,7 +72,7 @@ internal sealed class PanelEdgeCheck : ICheck
     /// <summary>The seam's longest line, closed: what it goes over again along its gap is a line of its own.</summary>
     private static Ring ClosingRing(PatternPlan plan, FindingInput input) =>
         Ring.Of(
-            input.Outlines[plan.ClosingSeamId!].Lines.Select(line => line.Flatten(0.1)).MaxBy(points => points.Length)!
+            input.Outlines[plan.ClosingSeamId!].Lines.Select(line => line.Flatten(0.1)).MaxBy(points => points.Length)
         );
 
     private static bool IsWithin(Ring seam, Point at)

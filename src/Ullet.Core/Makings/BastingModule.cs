@@ -62,7 +62,7 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
         var takeOut = new HandWork(
             HandKind.Remove,
             HandWork.TakeOutBasting,
-            $"Take the basting of {element.Name} out: snip every third stitch, and draw the thread off from the other side.",
+            $"Take the basting{Of(element)} out: snip every third stitch, and draw the thread off from the other side.",
             "Pull along the line, not upwards, so that nothing that is sewn is drawn with it.",
             HoopOff: true,
             []
@@ -81,6 +81,12 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
             },
         ];
     }
+
+    /// <summary>" of" its name, where that does not say already what it is.</summary>
+    private static string Of(Element element) =>
+        element.Name.StartsWith("Basting", StringComparison.OrdinalIgnoreCase)
+            ? element.Name["Basting".Length..]
+            : $" of {element.Name}";
 
     private protected override double Beyond(BastingMaking making, Element element, Project project) =>
         StitchDefaults.ThreadWidth / 2;

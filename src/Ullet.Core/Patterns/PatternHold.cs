@@ -12,8 +12,7 @@ internal sealed record PatternHold(string Id, string OnStabiliser, string OnClot
     internal const string ChoiceId = "held";
 
     private const string Taped = "Tape its corners.";
-    private const string Sprayed =
-        "Before, spray its underside lightly, away from hoop and machine; then smooth it on from the middle outwards.";
+    private const string Sprayed = "Smooth it on from the middle outwards.";
 
     internal static readonly PatternHold Tape = new("tape", Taped, Taped);
     internal static readonly PatternHold Spray = new("spray", Sprayed, Sprayed);
@@ -65,6 +64,10 @@ internal sealed record PatternHold(string Id, string OnStabiliser, string OnClot
 
     internal static PatternHold Of(PatternNumbers numbers) =>
         Options.First(row => row.Hold.Id == numbers.Choice(ChoiceId)).Hold;
+
+    /// <summary>What is done with a cloth before it is laid, with a space after it; nothing for most.</summary>
+    internal string Before(Cloth cloth) =>
+        this == Spray ? $"Spray the underside of {cloth.Name} lightly, away from hoop and machine. " : "";
 
     /// <summary>The stabiliser in the kind that it asks for.</summary>
     internal Cloth Of(Cloth stabiliser, Cloth sticky) => this == Sticky ? sticky : stabiliser;

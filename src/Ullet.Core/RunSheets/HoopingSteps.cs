@@ -39,7 +39,8 @@ internal static class HoopingSteps
         yield return new HandWork(
             HandKind.Lay,
             "lay-ground",
-            $"Lay {ground.Name} face up on {stabiliser.Name}, the hoop still off the machine; it must be at least "
+            hold.Before.Replace("{0}", ground.Name, StringComparison.Ordinal)
+                + $"Lay {ground.Name} face up on {stabiliser.Name}, the hoop still off the machine; it must be at least "
                 + $"{LengthText.AtLeast(laid.Width, laid.Height)}{Together(together)}. {hold.Laying}",
             null,
             HoopOff: true,

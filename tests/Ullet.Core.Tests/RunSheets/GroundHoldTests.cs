@@ -15,7 +15,7 @@ public sealed class GroundHoldTests
 {
     [Theory]
     [InlineData(GroundHold.Taped, "tape its edges")]
-    [InlineData(GroundHold.Sprayed, "away from hoop and machine")]
+    [InlineData(GroundHold.Sprayed, "Spray the underside of oat linen lightly, away from hoop and machine. Lay")]
     [InlineData(GroundHold.Sticky, "do not pull it")]
     [InlineData(GroundHold.Basted, "the basting holds it")]
     public void AGroundThatIsNotHooped_IsLaidOnItsStabiliser_OffTheMachine(GroundHold hold, string words)

@@ -127,6 +127,33 @@ public sealed class OddHandsTests
     }
 
     [Fact]
+    public void AClothThatEndsJustShortOfTheClosingSeam_IsToldOf_NotOneThatReachesItOrLiesWellInside()
+    {
+        Project With(double width, double height) =>
+            SampleProject.Apply(
+                PatternSamples.Make("mug-rug"),
+                new SetHandStep
+                {
+                    Hand = new UserHandStep("", HandKind.Lay, "Lay an interlining.")
+                    {
+                        ClothId = "felt",
+                        Role = LayerRole.Inner,
+                        Area = new ElementBox(0, 0, width, height, 0),
+                    },
+                    After = "p-batting-place.line.0",
+                }
+            );
+        // The rug is 180 × 130 mm.
+        static List<string> Codes(Project project) =>
+            [.. SampleProject.Evaluate(project).Findings.Select(finding => finding.Code)];
+        Assert.Contains("edge-not-caught", Codes(With(174, 150)));
+        Assert.Contains("edge-not-caught", Codes(With(200, 122)));
+        Assert.DoesNotContain("edge-not-caught", Codes(With(200, 150)));
+        Assert.DoesNotContain("edge-not-caught", Codes(With(140, 90)));
+        Assert.DoesNotContain("edge-not-caught", Codes(PatternSamples.Make("mug-rug")));
+    }
+
+    [Fact]
     public void ARug_OfTheFirstMaking_StaysAndOffersToBeMadeAnew()
     {
         var early = SampleProject.Apply(

@@ -187,7 +187,7 @@ public sealed class HarvestPatch : IPattern
                         {
                             Id = HarvestPatchParts.Basting.ElementId,
                             PatternPart = HarvestPatchParts.Basting.Name,
-                            Name = "Basting",
+                            Name = middles.Count > 1 ? "Patches" : "Patch",
                             IsLocked = true,
                             Box = BoxOf(all.Grown(BastingOutside)),
                             Form = new ShapeForm(new RectangleShape(2)),

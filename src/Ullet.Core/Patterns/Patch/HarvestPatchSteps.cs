@@ -20,7 +20,7 @@ internal static class HarvestPatchSteps
         yield return Hands(
             HandKind.Lay,
             HarvestPatchHands.LayPatch,
-            $"Lay {ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
+            $"{work.Hold.Before(ground)}Lay {ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
                 + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. {work.Hold.OnStabiliser}",
             null,
             "It covers every line by a finger's width.",

@@ -28,7 +28,7 @@ internal static class MugRugSteps
         yield return Hands(
             HandKind.Lay,
             MugRugHands.LayBatting,
-            $"Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}. {hold.OnStabiliser}",
+            $"{hold.Before(batting)}Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}. {hold.OnStabiliser}",
             null,
             "It covers the line all round by a finger's width.",
             changes: [Laid("p-batting", "Filling", batting, true, laid)]
@@ -45,7 +45,7 @@ internal static class MugRugSteps
         yield return Hands(
             HandKind.Lay,
             MugRugHands.LayFront,
-            $"Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
+            $"{hold.Before(front)}Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
                 + hold.OnCloth,
             null,
             "It lies smooth and reaches past the filling all round.",
