@@ -19,6 +19,12 @@ internal static class PlanBench
         return
         [
             Checked("planning and checking a pouch of 40 steps, against one full stitch run", Pouch(context), context),
+            Checked(
+                "the same where its layers and seams are as they were",
+                Pouch(context),
+                context,
+                keepsTurning: true
+            ),
             Checked("planning and checking 13 pieces sewn together, against one full run", Pieces(context), context),
             Line("planning a pouch of 40 steps, against making all of its stitches", Pouch(context), context),
             Line("planning 13 pieces sewn together, against making all of their stitches", Pieces(context), context),
@@ -35,9 +41,10 @@ internal static class PlanBench
     }
 
     /// <summary>Planning, layers, turning and all checks, against the stitches of every step.</summary>
-    private static Ratio Checked(string name, Project project, EditContext context)
+    private static Ratio Checked(string name, Project project, EditContext context, bool keepsTurning = false)
     {
         var evaluated = context.Evaluator.Evaluate(project);
+        var kept = new StationCache();
         var judged = Measured.Median(
             15,
             _ =>
@@ -46,7 +53,7 @@ internal static class PlanBench
                 LayerStates.After(
                     evaluated.RunSheet.Steps.Select(step => step is HandStep hand ? hand.Work.Changes : [])
                 );
-                Turns.Of(evaluated.Hoopings[0], new StationCache(), CancellationToken.None);
+                Turns.Of(evaluated.Hoopings[0], keepsTurning ? kept : new StationCache(), CancellationToken.None);
                 Checks.Run(evaluated.CheckedOn);
             }
         );

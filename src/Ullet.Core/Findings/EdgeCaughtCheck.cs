@@ -16,7 +16,7 @@ internal sealed class EdgeCaughtCheck : ICheck
     /// <summary>So long a stretch of it is no corner that comes near by the way, mm.</summary>
     private const double Stretch = 15;
 
-    private const double Step = 1;
+    private const double Step = 2;
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
@@ -81,7 +81,7 @@ internal sealed class EdgeCaughtCheck : ICheck
     private static Ring? SeamOf(string elementId, FindingInput input) =>
         input.Outlines.GetValueOrDefault(elementId) is not { } outline ? null
         : outline.Lines.IsEmpty ? outline.Flatten().FirstOrDefault()?.Shell
-        : Ring.Of(outline.Lines.Select(line => line.Flatten(0.1)).MaxBy(points => points.Length));
+        : Ring.Of(outline.Lines.Select(line => line.Flatten(0.3)).MaxBy(points => points.Length));
 
     /// <summary>The middle of the first long stretch of an edge that lies a little inside the seam, and how far; null for none.</summary>
     private static (Point At, double By)? Missed(ImmutableArray<Region> area, Ring seam)

@@ -1,6 +1,5 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Patterns;
-using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
@@ -19,7 +18,7 @@ internal sealed class PanelEdgeCheck : ICheck
             yield break;
         }
         var seam = SeamOf(plan, input);
-        var closed = seam is null or [] ? null : ClosingRing(plan, input);
+        var closed = seam is null or [] ? null : new AreaIndex([new Region(ClosingRing(plan, input), [])]);
         var owned = plan.Acts.Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal);
         foreach (
             var owner in input
@@ -44,7 +43,7 @@ internal sealed class PanelEdgeCheck : ICheck
             }
             else if (
                 closed is not null
-                && points.FindIndex(at => !IsWithin(closed, at)) is >= 0 and var across
+                && points.FindIndex(at => !closed.Holds(at)) is >= 0 and var across
                 && !MayRunPast(owner.Key, input)
             )
             {
@@ -74,12 +73,6 @@ internal sealed class PanelEdgeCheck : ICheck
         Ring.Of(
             input.Outlines[plan.ClosingSeamId!].Lines.Select(line => line.Flatten(0.1)).MaxBy(points => points.Length)
         );
-
-    private static bool IsWithin(Ring seam, Point at)
-    {
-        Budget.Spend(1 + (seam.Points.Length / 16));
-        return seam.Winding(at) != 0;
-    }
 
     private static List<(Point From, Point To)>? SeamOf(PatternPlan plan, FindingInput input)
     {
