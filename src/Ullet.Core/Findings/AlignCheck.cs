@@ -49,14 +49,16 @@ internal sealed class AlignCheck : ICheck
         {
             return null;
         }
-        var nearest = points.Min(at => RegionOverlay.DistanceToRings(laid.Area, at));
+        var (at, nearest) = points
+            .Select(point => (At: point, By: RegionOverlay.DistanceToRings(laid.Area, point)))
+            .MinBy(place => place.By);
         return Math.Abs(nearest - to.Distance) <= Exact
             ? null
             : new Finding(
                 "align-distance",
                 FindingLevel.Warn,
                 null,
-                points.MinBy(at => RegionOverlay.DistanceToRings(laid.Area, at)),
+                at,
                 $"\"{StepNames.Of(hand)}\" says that an edge lies {to.Distance:0.#} mm from the line, but as its size and place stand the "
                     + $"nearest edge lies {nearest:0.#} mm from it: change the distance, the size or the place."
             );

@@ -16,6 +16,7 @@ internal sealed class EdgeCaughtCheck : ICheck
     /// <summary>So long a stretch of it is no corner that comes near by the way, mm.</summary>
     private const double Stretch = 15;
 
+    /// <summary>From one place that is looked at to the next, at most, mm.</summary>
     private const double Step = 2;
 
     public IEnumerable<Finding> Run(FindingInput input)
@@ -77,30 +78,27 @@ internal sealed class EdgeCaughtCheck : ICheck
     /// <summary>A line goes round most of the work when its box takes this share of the largest one's.</summary>
     private const double RoundMost = 0.7;
 
-    /// <summary>The longest of an element's lines, closed; sewn to and fro, its needle points would wind about nothing.</summary>
     private static Ring? SeamOf(string elementId, FindingInput input) =>
-        input.Outlines.GetValueOrDefault(elementId) is not { } outline ? null
-        : outline.Lines.IsEmpty ? outline.Flatten().FirstOrDefault()?.Shell
-        : Ring.Of(outline.Lines.Select(line => line.Flatten(0.3)).MaxBy(points => points.Length));
+        input.Outlines.GetValueOrDefault(elementId) is { } outline ? ClosingRings.Of(outline) : null;
 
     /// <summary>The middle of the first long stretch of an edge that lies a little inside the seam, and how far; null for none.</summary>
-    private static (Point At, double By)? Missed(ImmutableArray<Region> area, Ring seam)
+    internal static (Point At, double By)? Missed(ImmutableArray<Region> area, Ring seam)
     {
         foreach (var ring in area.SelectMany(region => region.Rings))
         {
-            var near = new List<(Point At, double By)>();
-            foreach (var at in Samples(ring))
+            var (near, length) = (new List<(Point At, double By)>(), 0.0);
+            // Twice round: a stretch may begin before the ring does.
+            foreach (var at in Samples(ring).Concat(Samples(ring)))
             {
                 var by = Inside(at, seam);
-                if (by >= Short.Least && by <= Short.Most)
+                if (by < Short.Least || by > Short.Most)
                 {
-                    near.Add((at, by));
+                    (near, length) = ([], 0);
+                    continue;
                 }
-                else
-                {
-                    near.Clear();
-                }
-                if (near.Count * Step > Stretch)
+                length += near.Count > 0 ? near[^1].At.DistanceTo(at) : 0;
+                near.Add((at, by));
+                if (length > Stretch)
                 {
                     return near[near.Count / 2];
                 }
@@ -114,7 +112,7 @@ internal sealed class EdgeCaughtCheck : ICheck
         for (var i = 0; i < ring.Points.Length; i++)
         {
             var (a, b) = (ring.Points[i], ring.Points[(i + 1) % ring.Points.Length]);
-            var count = Math.Max(1, (int)(a.DistanceTo(b) / Step));
+            var count = Math.Max(1, (int)Math.Ceiling(a.DistanceTo(b) / Step));
             for (var k = 0; k < count; k++)
             {
                 Budget.Spend();

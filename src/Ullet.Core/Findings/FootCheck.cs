@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -9,9 +10,6 @@ namespace Ullet.Core.Findings;
 /// <summary>Does the presser foot come onto a zip's slider?</summary>
 internal sealed class FootCheck : ICheck
 {
-    /// <summary>What a slider takes with its puller, along the teeth and across them, mm.</summary>
-    private static readonly Box Slider = Box.Centred(14, 16);
-
     public IEnumerable<Finding> Run(FindingInput input)
     {
         var radius = input.Project.Hooping.FootRadius;
@@ -23,7 +21,10 @@ internal sealed class FootCheck : ICheck
             }
             foreach (var layer in input.Layers[i].Where(layer => layer.Cloth.Kind == ClothKind.Zip))
             {
-                if (layer.Slider is { } middle && Struck(sewn, Slider.Moved(middle.X, middle.Y), radius) is { } at)
+                if (
+                    layer.Slider is { } middle
+                    && Struck(sewn, ZipSlider.Taken.Moved(middle.X, middle.Y), radius) is { } at
+                )
                 {
                     yield return new Finding(
                         "slider-under-foot",

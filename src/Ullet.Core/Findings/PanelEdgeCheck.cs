@@ -1,5 +1,4 @@
 using Ullet.Core.Geometry;
-using Ullet.Core.Patterns;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
@@ -17,8 +16,10 @@ internal sealed class PanelEdgeCheck : ICheck
         {
             yield break;
         }
-        var seam = SeamOf(plan, input);
-        var closed = seam is null or [] ? null : new AreaIndex([new Region(ClosingRing(plan, input), [])]);
+        var outline = plan.ClosingSeamId is { } id ? input.Outlines.GetValueOrDefault(id) : null;
+        var seam = outline is null ? null : EdgesOf(outline);
+        var closed =
+            outline is not null && ClosingRings.Of(outline) is { } ring ? new AreaIndex([new Region(ring, [])]) : null;
         var owned = plan.Acts.Select(act => act.Key.OwnerId).ToHashSet(StringComparer.Ordinal);
         foreach (
             var owner in input
@@ -68,25 +69,12 @@ internal sealed class PanelEdgeCheck : ICheck
         }
     }
 
-    /// <summary>The seam's longest line, closed: what it goes over again along its gap is a line of its own.</summary>
-    private static Ring ClosingRing(PatternPlan plan, FindingInput input) =>
-        Ring.Of(
-            input.Outlines[plan.ClosingSeamId!].Lines.Select(line => line.Flatten(0.1)).MaxBy(points => points.Length)
-        );
-
-    private static List<(Point From, Point To)>? SeamOf(PatternPlan plan, FindingInput input)
-    {
-        if (plan.ClosingSeamId is not { } id || !input.Outlines.TryGetValue(id, out var outline))
-        {
-            return null;
-        }
-        return
+    private static List<(Point From, Point To)> EdgesOf(Outline seam) =>
         [
-            .. outline
+            .. seam
                 .Lines.Select(line => line.Flatten(0.1))
                 .SelectMany(points => points.Zip(points.Skip(1), (from, to) => (from, to))),
         ];
-    }
 
     /// <summary>True for plain lines and basting: quilting runs into the allowance, and so may they.</summary>
     private static bool MayRunPast(string elementId, FindingInput input) =>

@@ -154,6 +154,33 @@ public sealed class OddHandsTests
     }
 
     [Fact]
+    public void AnEdgeCountsByItsLength_HoweverFinelyItIsDrawn()
+    {
+        var seam = Ring.Of(new Box(-50, -50, 50, 50).Corners());
+        (Point, double)? Missed(double radius) =>
+            EdgeCaughtCheck.Missed(
+                [
+                    new Region(
+                        Ring.Of([
+                            .. Enumerable
+                                .Range(0, 200)
+                                .Select(i => i * Math.PI / 100)
+                                .Select(turn => new Point(
+                                    49 - radius + (radius * Math.Cos(turn)),
+                                    radius * Math.Sin(turn)
+                                )),
+                        ]),
+                        []
+                    ),
+                ],
+                seam
+            );
+        // A disc 1 mm inside: within 6 mm of the seam lie 14 mm of its edge, and 29 mm.
+        Assert.Null(Missed(4));
+        Assert.NotNull(Missed(20));
+    }
+
+    [Fact]
     public void ARug_OfTheFirstMaking_StaysAndOffersToBeMadeAnew()
     {
         var early = SampleProject.Apply(

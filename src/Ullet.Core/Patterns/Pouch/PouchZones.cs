@@ -26,7 +26,7 @@ internal static class PouchZones
                 ],
             }
         );
-        var slider = Box.Centred(ZipPouch.Slider.Width, ZipPouch.Slider.Height);
+        var slider = ZipPouch.Slider;
         yield return Zone(
             "slider-shut",
             "Zip slider, shut",

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using static Ullet.Core.Patterns.PatternLines;
@@ -82,8 +83,8 @@ public sealed class ZipPouch : IPattern
     /// <summary>What the teeth take, mm.</summary>
     internal const double Teeth = 8;
 
-    /// <summary>What the slider takes with the presser foot's radius of 6 round it, mm.</summary>
-    internal static readonly (double Width, double Height) Slider = (26, 28);
+    /// <summary>What the slider takes with the presser foot's usual radius round it, mm.</summary>
+    internal static readonly Box Slider = ZipSlider.Taken.Grown(Hooping.UsualFootRadius);
 
     public int Making => 2;
 
