@@ -19,15 +19,6 @@ public sealed class HarvestPatch : IPattern
     /// <summary>The satin edge lies this far outside the outline, mm.</summary>
     internal const double EdgeOutside = 1.6;
 
-    /// <summary>Decoration keeps this far from the outline, mm.</summary>
-    private const double Inside = 9;
-
-    /// <summary>Least height that is left for words, mm.</summary>
-    private const double LeastWords = 5;
-
-    /// <summary>Least side of what is left for the motif, mm: smaller ones have parts that no cover holds.</summary>
-    private const double LeastMotif = 12;
-
     /// <summary>The line that holds the backing runs this far inside the outline, mm: under the edge.</summary>
     internal const double BackingInset = 1.2;
 
@@ -101,7 +92,7 @@ public sealed class HarvestPatch : IPattern
 
     public Refusal? Check(PatternNumbers numbers)
     {
-        var all = All(numbers).Grown(PatternHold.Of(numbers) == PatternHold.Baste ? BastingOutside : 0);
+        var all = Sewn(numbers);
         if (!Hoop.Catalogue.Any(hoop => Fits(all, hoop) || Fits(all, hoop.Turned())))
         {
             return new Refusal(
@@ -113,12 +104,12 @@ public sealed class HarvestPatch : IPattern
         }
         return FormOf(numbers)
             .Then(form =>
-                Layout(form) is { Words.Height: >= LeastWords, Motif: { Width: >= LeastMotif, Height: >= LeastMotif } }
+                PatchRooms.Of(form).IsEnough
                     ? (Result<SeamForm>)form
                     : new Refusal(
                         "patch-too-narrow",
                         numbers["width"] <= numbers["height"] ? "width" : "height",
-                        $"This outline leaves less than {LeastWords:0} mm for words above a motif of {LeastMotif:0} × {LeastMotif:0} mm, the smallest "
+                        $"This outline leaves less than {PatchRooms.LeastWords:0} mm for words above a motif of {PatchRooms.LeastMotif:0} × {PatchRooms.LeastMotif:0} mm, the smallest "
                             + "that can be covered: make the patch larger or choose another outline."
                     )
             )
@@ -139,6 +130,10 @@ public sealed class HarvestPatch : IPattern
         );
     }
 
+    /// <summary>What the stitching of all takes: with the basting round them, where there is one.</summary>
+    private static Box Sewn(PatternNumbers numbers) =>
+        All(numbers).Grown(PatternHold.Of(numbers) == PatternHold.Baste ? BastingOutside : 0);
+
     public PatternPlan Make(PatternNumbers numbers, PatternUse use, PatternStuff stuff)
     {
         var form = FormOf(numbers).Value;
@@ -149,11 +144,12 @@ public sealed class HarvestPatch : IPattern
         var laid = all.Grown(Beyond);
         var regions = outlines.Flatten();
         var (back, hold) = (numbers.Choice(BackId), PatternHold.Of(numbers));
+        var name = middles.Count > 1 ? "Patches" : "Patch";
         var patch = new Element
         {
             Id = HarvestPatchParts.Patch.ElementId,
             PatternPart = HarvestPatchParts.Patch.Name,
-            Name = middles.Count > 1 ? "Patches" : "Patch",
+            Name = name,
             IsLocked = true,
             Form = new DrawingForm(DrawnElements.ShapeOf(outlines)),
             Box = BoxOf(outlines.Bounds()),
@@ -187,9 +183,9 @@ public sealed class HarvestPatch : IPattern
                         {
                             Id = HarvestPatchParts.Basting.ElementId,
                             PatternPart = HarvestPatchParts.Basting.Name,
-                            Name = middles.Count > 1 ? "Patches" : "Patch",
+                            Name = name,
                             IsLocked = true,
-                            Box = BoxOf(all.Grown(BastingOutside)),
+                            Box = BoxOf(Sewn(numbers)),
                             Form = new ShapeForm(new RectangleShape(2)),
                             Making = new BastingMaking(),
                         },
@@ -200,12 +196,12 @@ public sealed class HarvestPatch : IPattern
             [
                 new PatternPanel(
                     "p-patch",
-                    middles.Count > 1 ? "patches" : "patch",
+                    name.ToLowerInvariant(),
                     HarvestPatchParts.Patch.Step(StageId.TackDown),
                     regions
                 ),
             ],
-            [.. middles.SelectMany((at, i) => Places(form, at, i))],
+            [.. middles.SelectMany((at, i) => PatchRooms.Of(form).Places(at, i))],
             [
                 new(stuff.Of(HarvestPatchSteps.Stabiliser(hold)), "hooped alone", 0, 0),
                 new(stuff.Of(Ground), "patch", laid.Width, laid.Height),
@@ -219,7 +215,7 @@ public sealed class HarvestPatch : IPattern
                     ? Array.Empty<string>()
                     : ["The edge shows on both sides: wind a bobbin with its thread."],
             ],
-            hold == PatternHold.Baste ? all.Grown(BastingOutside) : all
+            Sewn(numbers)
         )
         {
             Behind = back == BackFelt ? laid : null,
@@ -268,37 +264,6 @@ public sealed class HarvestPatch : IPattern
                 yield return new Point((column - ((across - 1) / 2.0)) * stepX, (row - ((down - 1) / 2.0)) * stepY);
             }
         }
-    }
-
-    /// <summary>Where words and motif go, about the middle of one patch: the first layout with room enough for both, else the roomiest.</summary>
-    private static (Box Words, Box Motif) Layout(SeamForm form)
-    {
-        var inner = form.Grown(-Inside);
-        var box = inner.Bounds;
-        var split = box.MinY + (box.Height * 0.36);
-        var whole = inner.Room(box.MinY, box.MaxY);
-        var shared = whole.MinY + (whole.Height * 0.36);
-        ImmutableArray<(Box Words, Box Motif)> layouts =
-        [
-            // Words in the upper part, the motif below them.
-            (inner.Room(box.MinY, split), inner.Room(split + 4, box.MaxY)),
-            // A form that is pointed above: the words go across its middle, the motif above them.
-            (inner.Room(box.Centre.Y + 2, box.MaxY), inner.Room(box.MinY, box.Centre.Y - 2)),
-            // A small one: one room for both.
-            (whole with { MaxY = shared - 1 }, whole with { MinY = shared + 1 }),
-        ];
-        static double Roomy((Box Words, Box Motif) at) =>
-            Math.Min(at.Words.Height / LeastWords, Math.Min(at.Motif.Width, at.Motif.Height) / LeastMotif);
-        var enough = layouts.Where(at => Roomy(at) >= 1).Take(1).ToList();
-        return enough.Count > 0 ? enough[0] : layouts.MaxBy(Roomy);
-    }
-
-    private static IEnumerable<FillInPlace> Places(SeamForm form, Point middle, int number)
-    {
-        var (words, motif) = Layout(form);
-        var suffix = number == 0 ? "" : $"-{number + 1}";
-        yield return new FillInPlace("motif", $"p-motif{suffix}", motif.Moved(middle.X, middle.Y), Ground.Id);
-        yield return new FillInPlace("words", $"p-words{suffix}", words.Moved(middle.X, middle.Y), Ground.Id);
     }
 
     internal static readonly Cloth Ground = PatternCloths.Of("ground", "oat twill", "#d9ccaf", ClothKind.Denim);
