@@ -59,11 +59,7 @@ internal static class Laying
             new HandWork(
                 HandKind.Lay,
                 "lay",
-                (
-                    part.Element.Holding == Holding.Sprayed
-                        ? $"Spray the underside of {cloth.Name} lightly, away from the machine. "
-                        : ""
-                )
+                (part.Element.Holding == Holding.Sprayed ? HoldingTable.Spraying(cloth.Name) : "")
                     + $"Lay {cloth.Name} face up over the placement line of {part.Name}; it must be at least "
                     + $"{LengthText.AtLeast(size.Width, size.Height)}. {hold}",
                 null,
@@ -84,14 +80,15 @@ internal static class Laying
         {
             Holding.Fused => "and fuse it, the hoop off the machine",
             Holding.Taped => "and tape it",
-            Holding.Sprayed => "and smooth it down, its underside sprayed lightly beforehand, away from the machine",
+            Holding.Sprayed => "and smooth it down",
             Holding.Nothing => "and hold it flat",
         };
         return new HandAct(
             new HandWork(
                 HandKind.Lay,
                 "lay",
-                $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line {hold}; "
+                (part.Element.Holding == Holding.Sprayed ? HoldingTable.Spraying($"the cut {cloth.Name} piece") : "")
+                    + $"Lay the cut {cloth.Name} piece for {part.Name} face up inside its placement line {hold}; "
                     + "the line should just show all round.",
                 null,
                 HoopOff: part.Element.Holding == Holding.Fused,

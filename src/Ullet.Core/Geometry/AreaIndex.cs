@@ -21,7 +21,7 @@ internal sealed class AreaIndex(ImmutableArray<Region> regions)
     }
 
     /// <summary>True when a whole box lies in the area.</summary>
-    internal bool Covers(Box box) => _area.Covers(PlaneGeometry.From([new Region(Ring.Of(box.Corners()), [])]));
+    internal bool Covers(Box box) => _area.Covers(PlaneGeometry.From(box.Area()));
 
     internal bool Meets(Outline other) => Meets(other.Flatten());
 

@@ -1,3 +1,5 @@
+using System.Collections.Immutable;
+
 namespace Ullet.Core.Geometry;
 
 /// <summary>An upright rectangle, mm. Empty when its minimum lies beyond its maximum.</summary>
@@ -42,6 +44,9 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
         );
 
     /// <summary>Its corners, clockwise on screen from the top left.</summary>
+    /// <summary>It as an area.</summary>
+    public ImmutableArray<Region> Area() => [new Region(Ring.Of(Corners()), [])];
+
     public Point[] Corners() => [new(MinX, MinY), new(MaxX, MinY), new(MaxX, MaxY), new(MinX, MaxY)];
 
     public Box Moved(double x, double y) => IsEmpty ? this : new Box(MinX + x, MinY + y, MaxX + x, MaxY + y);

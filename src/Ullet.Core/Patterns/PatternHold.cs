@@ -66,8 +66,7 @@ internal sealed record PatternHold(string Id, string OnStabiliser, string OnClot
         Options.First(row => row.Hold.Id == numbers.Choice(ChoiceId)).Hold;
 
     /// <summary>What is done with a cloth before it is laid, with a space after it; nothing for most.</summary>
-    internal string Before(Cloth cloth) =>
-        this == Spray ? $"Spray the underside of {cloth.Name} lightly, away from hoop and machine. " : "";
+    internal string Before(Cloth cloth) => this == Spray ? HoldingTable.Spraying(cloth.Name) : "";
 
     /// <summary>The stabiliser in the kind that it asks for.</summary>
     internal Cloth Of(Cloth stabiliser, Cloth sticky) => this == Sticky ? sticky : stabiliser;

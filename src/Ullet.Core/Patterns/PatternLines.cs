@@ -61,7 +61,7 @@ internal static class PatternLines
     }
 
     /// <summary>The area of a box.</summary>
-    internal static ImmutableArray<Region> Area(Box box) => [new Region(Ring.Of(box.Corners()), [])];
+    internal static ImmutableArray<Region> Area(Box box) => box.Area();
 
     private sealed class Pen(Point at)
     {

@@ -23,11 +23,7 @@ public enum GroundHold
 /// <param name="Name">What it is called where it is chosen.</param>
 /// <param name="Hooping">What is done with the stabiliser while it is hooped, to go on after a comma; empty for nothing more.</param>
 /// <param name="Laying">How the ground is laid on it, a sentence; empty where it is hooped.</param>
-public sealed record GroundHoldRow(GroundHold Id, string Name, string Hooping, string Laying)
-{
-    /// <summary>What is done with the ground before, with {0} for its name and a space after it; empty for nothing.</summary>
-    public string Before { get; init; } = "";
-}
+public sealed record GroundHoldRow(GroundHold Id, string Name, string Hooping, string Laying);
 
 /// <summary>All ways to hold the ground, a row each.</summary>
 public static class GroundHoldTable
@@ -41,10 +37,7 @@ public static class GroundHoldTable
             "",
             "Smooth it from the middle outwards and tape its edges outside everything that is sewn."
         ),
-        new(GroundHold.Sprayed, "laid on it with basting spray", "", "Smooth it on from the middle outwards.")
-        {
-            Before = "Spray the underside of {0} lightly, away from hoop and machine. ",
-        },
+        new(GroundHold.Sprayed, "laid on it with basting spray", "", "Smooth it on from the middle outwards."),
         new(
             GroundHold.Sticky,
             "laid on sticky stabiliser",

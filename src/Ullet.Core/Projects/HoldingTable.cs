@@ -12,6 +12,10 @@ public static class HoldingTable
         (Holding.Sprayed, "basting spray"),
         (Holding.Nothing, "hands only"),
     ];
+
+    /// <summary>What is done before a cloth is laid that spray is to hold, with a space after it.</summary>
+    internal static string Spraying(string cloth) =>
+        $"Spray the underside of {cloth} lightly, away from hoop and machine. ";
 }
 
 /// <summary>The stitches of a tack-down, in the trade's words.</summary>

@@ -39,17 +39,17 @@ internal static class HoopingSteps
         yield return new HandWork(
             HandKind.Lay,
             "lay-ground",
-            hold.Before.Replace("{0}", ground.Name, StringComparison.Ordinal)
+            (hold.Id == GroundHold.Sprayed ? HoldingTable.Spraying(ground.Name) : "")
                 + $"Lay {ground.Name} face up on {stabiliser.Name}, the hoop still off the machine; it must be at least "
                 + $"{LengthText.AtLeast(laid.Width, laid.Height)}{Together(together)}. {hold.Laying}",
             null,
             HoopOff: true,
             [
-                new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, Corners(laid))
+                new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, laid.Area())
                 {
                     Role = LayerRole.Outer,
                 },
-                .. LaidOver(together, Corners(laid)),
+                .. LaidOver(together, laid.Area()),
             ]
         )
         {
@@ -138,10 +138,6 @@ internal static class HoopingSteps
 
     private static bool IsLaidFirst(PieceAtWork work) => work.Part.Element.Method == Method.LaidFirst;
 
-    private static ImmutableArray<Region> FieldArea(Hoop hoop)
-    {
-        return Corners(Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin));
-    }
-
-    private static ImmutableArray<Region> Corners(Box box) => [new Region(Ring.Of(box.Corners()), [])];
+    private static ImmutableArray<Region> FieldArea(Hoop hoop) =>
+        Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Grown(HoopMargin).Area();
 }

@@ -13,21 +13,16 @@ internal static class OwnHands
     /// <param name="outlineOf">The outline of an element; null for one that is not sewn.</param>
     internal static HandStep Step(Project project, UserHandStep hand, Func<string, Outline?> outlineOf)
     {
-        var put =
-            hand.Insert is { } insert && project.Find(insert.On) is { } seam
-                ? (
-                    Insert: insert,
-                    Seam: seam,
-                    Area: outlineOf(seam.Id) is { } outline ? InsertPlaces.Of(insert, outline) : null
-                )
-                : ((UserInsert Insert, Element Seam, Region? Area)?)null;
+        var seam = hand.Insert is { } put ? project.Find(put.On) : null;
+        var insert =
+            seam is not null && outlineOf(seam.Id) is { } outline ? InsertPlaces.Of(hand.Insert!, outline) : null;
         var work = new HandWork(
             hand.Kind,
             UserHandStep.StageWord,
-            hand.Text + InsertWords(project, hand, put?.Seam) + Alignment(project, hand),
+            hand.Text + InsertWords(project, hand, seam) + Alignment(project, hand),
             hand.Warning ?? (hand.Insert is { } kind ? InsertTable.Of(kind.Kind).Warning : null),
             hand.HoopOff,
-            [.. Changes(project, hand, put?.Area, outlineOf)]
+            [.. Changes(project, hand, insert, outlineOf)]
         )
         {
             Check = hand.Check,
@@ -103,7 +98,7 @@ internal static class OwnHands
                 cloth.Name,
                 cloth,
                 !hand.FaceDown,
-                [insert ?? new Region(Ring.Of(AreaOf(project, hand).Corners()), [])]
+                insert is null ? AreaOf(project, hand).Area() : [insert]
             )
             {
                 IsBeneath = hand.IsBeneath,
