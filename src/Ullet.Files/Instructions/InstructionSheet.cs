@@ -146,13 +146,11 @@ public static class InstructionSheet
     private static void Steps(PdfPen pen, string title, StitchProgram program)
     {
         pen.Write(title, 13, bold: true);
-        var number = 0;
         var groups = EqualSteps.Of(program).ToDictionary(group => group.First);
         for (var i = 0; i < program.Steps.Length; i++)
         {
             var step = program.Steps[i];
-            var group = groups.GetValueOrDefault(i);
-            number = i + 1;
+            var (number, group) = (i + 1, groups.GetValueOrDefault(i));
             if (step is ProgramHands hands)
             {
                 i += (group?.Count ?? 1) - 1;

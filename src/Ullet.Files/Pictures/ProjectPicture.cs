@@ -26,10 +26,6 @@ public static class ProjectPicture
     /// <summary>What finished work lies on.</summary>
     private static readonly SKColor Table = new(0xf4, 0xf1, 0xea);
 
-    private static readonly SKColor ZipInside = new(0x2b, 0x33, 0x3d);
-
-    private static readonly SKColor Metal = new(0xb9, 0xbe, 0xc4);
-
     /// <summary>Ground shown round the design, mm.</summary>
     private const double Margin = 14;
 
@@ -85,15 +81,15 @@ public static class ProjectPicture
         {
             canvas.Clear(Table);
         }
-        if (!sight.Clip.IsEmpty)
-        {
-            using var clip = PathOf(sight.Clip);
-            ClothPaint.Shadow(canvas, clip);
-            canvas.ClipPath(clip, antialias: true);
-        }
         if (sight.IsBack)
         {
             canvas.Scale(-1, 1);
+        }
+        if (!sight.Clip.IsEmpty)
+        {
+            using var clip = SkiaRegions.Path(sight.Clip);
+            ClothPaint.Shadow(canvas, clip);
+            canvas.ClipPath(clip, antialias: true);
         }
         foreach (var thing in sight.Things)
         {
@@ -110,42 +106,11 @@ public static class ProjectPicture
 
     private static void Lay(SKCanvas canvas, PresentLayer layer, bool isBack, ClothPaint cloths)
     {
-        using var path = PathOf(layer.Area);
+        using var path = SkiaRegions.Path(layer.Area);
         cloths.Lay(canvas, path, layer.Cloth, isFaceDown: layer.FaceUp == isBack);
-        if (ZipLook.Of(layer) is not { } zip)
+        if (ZipLook.Of(layer) is { } zip)
         {
-            return;
+            ZipPaint.Draw(canvas, zip, layer.Cloth);
         }
-        using var slit = new SKPaint { Color = ZipInside, IsAntialias = true };
-        using var teeth = new SKPaint
-        {
-            Color = Shades.Colour(layer.Cloth.Colour).Shaded(0.6f),
-            IsAntialias = true,
-            IsStroke = true,
-            StrokeWidth = (float)ZipLook.TeethWidth,
-            PathEffect = SKPathEffect.CreateDash([0.9f, 0.5f], 0),
-        };
-        using var metal = new SKPaint { Color = Metal, IsAntialias = true };
-        using var open = PathOf(zip.Slit);
-        canvas.DrawPath(open, slit);
-        foreach (var row in zip.Teeth)
-        {
-            using var line = new SKPath();
-            line.AddPoly([.. row.Select(at => new SKPoint((float)at.X, (float)at.Y))], close: false);
-            canvas.DrawPath(line, teeth);
-        }
-        using var slider = PathOf(zip.Slider);
-        ClothPaint.Shadow(canvas, slider);
-        canvas.DrawPath(slider, metal);
-    }
-
-    private static SKPath PathOf(IEnumerable<Region> regions)
-    {
-        var path = new SKPath { FillType = SKPathFillType.EvenOdd };
-        foreach (var ring in regions.SelectMany(region => region.Rings))
-        {
-            path.AddPoly([.. ring.Points.Select(p => new SKPoint((float)p.X, (float)p.Y))], close: true);
-        }
-        return path;
     }
 }
