@@ -70,8 +70,9 @@ public sealed record RehearsedStep(
 /// <summary>Hand steps in a row that are one card.</summary>
 /// <param name="Count">How many.</param>
 /// <param name="Text">The sentence for all of them.</param>
+/// <param name="Seconds">How long all of them take.</param>
 /// <param name="Places">Where, with the numbers that the sentence names.</param>
-public sealed record RehearsedGroup(int Count, string Text, ImmutableArray<RehearsedPlace> Places);
+public sealed record RehearsedGroup(int Count, string Text, double Seconds, ImmutableArray<RehearsedPlace> Places);
 
 /// <summary>A numbered place, mm.</summary>
 public sealed record RehearsedPlace(int Number, double X, double Y);
@@ -120,7 +121,7 @@ public static class StandInMachine
         var seconds = StepTimes.Of(file);
         var sights = HoopSights.Of(file);
         var layers = new RehearsedLayers(file);
-        var groups = EqualSteps.Of(file).ToDictionary(group => group.First, Shown);
+        var groups = EqualSteps.Of(file).ToDictionary(group => group.First, group => Shown(group, seconds));
         var metres = new double[file.Threads.Length + 1];
         var steps = ImmutableArray.CreateBuilder<RehearsedStep>();
         for (var i = 0; i < file.Steps.Length; i++)
@@ -166,10 +167,11 @@ public static class StandInMachine
     private static RehearsedSight Shown(HoopSight sight) =>
         new(sight.IsBack, sight.IsOut, sight.Things, sight.Clip.IsEmpty ? "" : PathText.Of(sight.Clip));
 
-    private static RehearsedGroup Shown(EqualGroup group) =>
+    private static RehearsedGroup Shown(EqualGroup group, IReadOnlyList<double> seconds) =>
         new(
             group.Count,
             group.Text,
+            seconds.Skip(group.First).Take(group.Count).Sum(),
             [.. group.Places.Select(place => new RehearsedPlace(place.Number, place.At.X, place.At.Y))]
         );
 

@@ -66,8 +66,8 @@ public sealed record HoldingChoice(Holding Id, string Name);
 /// <summary>What a layer may be to the finished thing.</summary>
 public sealed record LayerRoleChoice(LayerRole Id, string Name);
 
-/// <summary>What may be put into a seam.</summary>
-public sealed record InsertChoice(InsertKind Id, string Name);
+/// <summary>What may be put into a seam, and how it begins.</summary>
+public sealed record InsertChoice(InsertKind Id, string Name, UserInsert Begun);
 
 /// <summary>A side of a seam.</summary>
 public sealed record InsertSideChoice(InsertSide Id, string Name);
@@ -293,7 +293,7 @@ internal static class ReferenceEndpoints
         [.. HoldingTable.All.Select(row => new HoldingChoice(row.Id, row.Name))],
         [.. GroundHoldTable.All.Select(row => new GroundHoldChoice(row.Id, row.Name))],
         [.. LayerRoleTable.All.Select(row => new LayerRoleChoice(row.Id, row.Name))],
-        [.. InsertTable.All.Select(row => new InsertChoice(row.Kind, row.Name))],
+        [.. InsertTable.All.Select(row => new InsertChoice(row.Kind, row.Name, new UserInsert(row.Kind, "")))],
         [.. InsertTable.Sides.Select(row => new InsertSideChoice(row.Id, row.Name))],
         AdditionsFateTable.All,
         [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))]

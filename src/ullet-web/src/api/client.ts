@@ -98,7 +98,7 @@ export const isOrdered = (step: Step): step is OrderedStep => step.order != null
 export type Lane = Schemas["LaneDto"];
 export type RunSheet = Schemas["RunSheetDto"];
 export type Turning = Schemas["TurningDto"];
-export type UserInsert = Required<NonNullable<Schemas["UserInsert"]>>;
+export type UserInsert = NonNullable<Schemas["UserInsert"]>;
 export type AdditionsFate = Schemas["AdditionsFate"];
 export type UserHandStep = Schemas["UserHandStep"];
 export type HandKind = Schemas["HandKind"];

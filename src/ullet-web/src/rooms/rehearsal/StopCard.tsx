@@ -56,7 +56,7 @@ export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Pr
         {now.note ? <p className="my-2 border-l-3 border-marigold pl-2">Your note: {now.note}</p> : null}
         <p className="mb-3 text-[14px]">
           {now.hoopOff ? "The hoop is off the machine" : "The hoop stays on the machine"} · about{" "}
-          {duration(now.seconds * count)}
+          {duration(now.group?.seconds ?? now.seconds)}
         </p>
         {over ? (
           <Button onClick={onAgain}>

@@ -27,9 +27,6 @@ interface Props {
   onClose: () => void;
 }
 
-/** An insert to begin with; mm. */
-const PUT: UserInsert = { kind: "ribbonLoop", on: "", side: "top", along: 50, width: 20, length: 25 };
-
 /** Asks for a hand step of the user's own. */
 export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props) {
   const edits = useEdits(projectId);
@@ -55,7 +52,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
       rotation: 0,
     },
   );
-  const [put, setPut] = useState<UserInsert | null>(hand?.insert ? { ...PUT, ...hand.insert } : null);
+  const [put, setPut] = useState<UserInsert | null>(hand?.insert ?? null);
   const [role, setRole] = useState(hand?.role ?? "");
   const [alignedTo, setAlignedTo] = useState(hand?.alignedTo ? String(hand.alignedTo) : "");
   const [alignDistance, setAlignDistance] = useState(hand?.alignDistance ?? 0);
@@ -149,18 +146,12 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
                     { value: "", label: "the cloth, flat" },
                     ...(catalogue?.inserts ?? []).map(({ id, name }) => ({ value: id, label: name })),
                   ]}
-                  onChosen={(id) =>
+                  onChosen={(id) => {
+                    const begun = catalogue?.inserts.find((known) => known.id === id)?.begun;
                     setPut((now) =>
-                      id
-                        ? {
-                            ...PUT,
-                            on: seams.at(-1)?.id ?? "",
-                            ...now,
-                            kind: id as UserInsert["kind"],
-                          }
-                        : null,
-                    )
-                  }
+                      begun ? { ...begun, on: seams.at(-1)?.id ?? "", ...now, kind: begun.kind } : null,
+                    );
+                  }}
                 />
                 {put ? (
                   <>
@@ -172,7 +163,7 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
                     />
                     <Choice
                       label="At its side"
-                      value={put.side}
+                      value={put.side ?? ""}
                       options={(catalogue?.insertSides ?? []).map(({ id, name }) => ({
                         value: id,
                         label: name,
@@ -181,12 +172,12 @@ export function HandStepPanel({ projectId, scene, after, hand, onClose }: Props)
                     />
                     <NumberField
                       label="Along it, %"
-                      value={put.along}
+                      value={put.along ?? 0}
                       digits={0}
                       onTyped={(along) => change({ along })}
                     />
-                    {length("Its width", put.width, (width) => change({ width }))}
-                    {length("Inside the seam", put.length, (inside) => change({ length: inside }))}
+                    {length("Its width", put.width ?? 0, (width) => change({ width }))}
+                    {length("Inside the seam", put.length ?? 0, (inside) => change({ length: inside }))}
                   </>
                 ) : null}
               </div>
