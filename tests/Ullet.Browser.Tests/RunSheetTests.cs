@@ -5,6 +5,46 @@ namespace Ullet.Browser.Tests;
 public sealed class RunSheetTests(UlletSite site) : BrowserTest(site), IClassFixture<UlletSite>
 {
     [Fact]
+    public void EqualHandSteps_AreOneCard_AndARingIsPutIntoASeam() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Three leaves");
+            visitor.Choose("The ground is", "sticky stabiliser");
+            AddShape(visitor, "Leaf");
+            visitor.Type("Width", "26");
+            visitor.Type("Across", "-36");
+            visitor.Click("button", "Duplicate Leaf");
+            visitor.WaitForValue("Name", "Leaf copy");
+            visitor.Type("Across", "0");
+            visitor.Click("button", "Duplicate Leaf copy");
+            visitor.WaitUntilIdle();
+            visitor.Type("Across", "36");
+            visitor.Click("button", "Together, 3 stops");
+            visitor.Click("link", "Run sheet");
+            visitor.ClickStep("Leaf, lay");
+            visitor.WaitForText("One card at the machine. Once for 1 to 3 on the picture");
+
+            visitor.Click("link", "Rehearsal");
+            visitor.WaitForText("peel it off");
+            visitor.PressButton("Step 6, hands: Leaf, lay");
+            visitor.WaitForText("Now: Once for 1 to 3 on the picture: lay");
+            visitor.WaitForText("Steps 6 to 8 of");
+            visitor.Click("button", "Done, press start");
+            visitor.WaitForText("The machine sews");
+
+            visitor.Click("link", "Run sheet");
+            visitor.ClickStep("Leaf, placement");
+            visitor.Click("button", "Add a hand step");
+            visitor.Choose("What hands do", "insert");
+            visitor.Choose("Cloth that is laid", "cotton");
+            visitor.Choose("What is put in", "ring on a tape");
+            visitor.Choose("Into the seam", "Leaf copy");
+            visitor.Click("button", "Add it");
+            visitor.WaitForText("Thread the ring onto 70 mm of ");
+            AssertAccessible(visitor, "run sheet with an insert");
+        });
+
+    [Fact]
     public void Pouch_WithAName_StandsInOrder_IsDraggedWrong_ToldWhy_PutRight_AndRehearsed() =>
         Visit(visitor =>
         {
