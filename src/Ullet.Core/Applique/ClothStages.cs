@@ -56,7 +56,7 @@ public static class ClothStages
             StageId.Placement => Once(piece.Stages.Placement),
             StageId.TackDown => Tack(piece, cloth),
             StageId.Cover => new CoverPlan(CoverChoice.Of(piece, cloth), work.Visible),
-            StageId.Line or StageId.Basting => throw new ArgumentException(
+            StageId.Line or StageId.Basting or StageId.Satin or StageId.SatinEdge => throw new ArgumentException(
                 $"No method has the stage {id}.",
                 nameof(id)
             ),

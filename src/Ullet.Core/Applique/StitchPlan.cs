@@ -4,7 +4,11 @@ using Ullet.Core.Stitches;
 namespace Ullet.Core.Applique;
 
 /// <summary>How a stage is sewn. The kinds of plans are a closed family; each has a stitcher (<see cref="Stitchers"/>).</summary>
-public abstract record StitchPlan;
+public abstract record StitchPlan
+{
+    /// <summary>True when its strokes lie side by side and hide what was sewn before them.</summary>
+    public virtual bool HidesUnderTop => false;
+}
 
 /// <summary>A running stitch along an outline, mm.</summary>
 /// <param name="StitchLength">Longest stitch.</param>
@@ -32,4 +36,7 @@ public sealed record BastingPlan(double StitchLength) : StitchPlan;
 /// <summary>A cover over or along an edge.</summary>
 /// <param name="Numbers">Kind and numbers.</param>
 /// <param name="Visible">The stretches of edge that it is made along; null for all of it.</param>
-public sealed record CoverPlan(CoverNumbers Numbers, VisibleEdge? Visible) : StitchPlan;
+public sealed record CoverPlan(CoverNumbers Numbers, VisibleEdge? Visible) : StitchPlan
+{
+    public override bool HidesUnderTop => Numbers.HidesEdge;
+}

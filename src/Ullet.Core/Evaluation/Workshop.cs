@@ -35,7 +35,10 @@ internal sealed class Workshop(
         ImmutableArray<KeyedPiece> pieces = AppliqueElement.Of(element) is { } cloth
             ? [.. layering.Of(element.Id).Select(layer => Piece(cloth, layer))]
             : [];
-        var input = new MakingInput(project, element, shaped.Outline.Whole, shaped.Key, pieces);
+        var input = new MakingInput(project, element, shaped.Outline.Whole, shaped.Key, pieces)
+        {
+            Letters = shaped.Outline.Letters,
+        };
         return new ElementAtWork(pieces, module.Things(input), module.Marked(input));
     }
 

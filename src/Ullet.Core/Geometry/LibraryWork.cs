@@ -49,6 +49,18 @@ internal static class LibraryWork
         Budget.SpendAhead(PerVertex * vertices);
     }
 
+    /// <summary>Steps for each vertex of a polygon that is cut into triangles: measured, some 8 µs.</summary>
+    private const double PerCorner = 160;
+
+    /// <summary>Before a polygon is cut into triangles.</summary>
+    internal static void Triangles(NetTopologySuite.Geometries.Geometry polygon)
+    {
+        if (Budget.Current is not null)
+        {
+            Budget.SpendAhead(PerCorner * polygon.NumPoints);
+        }
+    }
+
     /// <summary>Before one geometry's crossing edges are taken apart.</summary>
     internal static void Mending(NetTopologySuite.Geometries.Geometry tangled)
     {

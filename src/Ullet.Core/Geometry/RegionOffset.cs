@@ -45,6 +45,24 @@ public static class RegionOffset
         );
     }
 
+    /// <summary>What lies within a distance of a line, mm.</summary>
+    /// <param name="line">Open or closed.</param>
+    /// <param name="distance">To either side.</param>
+    /// <param name="isSquare">True to cut the ends off square at the line's ends, false for round ends beyond them.</param>
+    internal static NetTopologySuite.Geometries.Geometry Around(
+        NetTopologySuite.Geometries.Geometry line,
+        double distance,
+        bool isSquare
+    )
+    {
+        LibraryWork.Buffer(line, distance);
+        return BufferOp.Buffer(
+            line,
+            distance,
+            new BufferParameters(ArcPieces) { EndCapStyle = isSquare ? EndCapStyle.Flat : EndCapStyle.Round }
+        );
+    }
+
     /// <summary>What lies within a distance of open lines, mm; the ends are cut off square at the lines' ends.</summary>
     public static ImmutableArray<Region> Around(IEnumerable<ImmutableArray<Point>> lines, double distance)
     {

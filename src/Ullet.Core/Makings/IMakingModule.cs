@@ -159,6 +159,7 @@ public static class MakingModules
     public static readonly ImmutableArray<IMakingModule> All =
     [
         new ClothModule(),
+        new SatinModule(),
         new LineModule(),
         new BastingModule(),
         new ZoneModule(),

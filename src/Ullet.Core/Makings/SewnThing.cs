@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -63,7 +64,11 @@ public sealed record MakingInput(
     Outline Outline,
     ContentHash OutlineKey,
     ImmutableArray<KeyedPiece> Pieces
-);
+)
+{
+    /// <summary>The letters of words; none of anything else.</summary>
+    public ImmutableArray<PartOutline> Letters { get; init; } = [];
+}
 
 /// <summary>What an element is sewn as.</summary>
 /// <param name="Pieces">Its pieces of cloth.</param>

@@ -44,7 +44,7 @@ internal sealed class TravelSight
         {
             return true;
         }
-        var hides = stage.Cover is { Numbers.HidesEdge: true };
+        var hides = stage.Plan.HidesUnderTop;
         return ThreadInSight.IsHidden(
             from,
             to,
@@ -82,7 +82,7 @@ internal sealed class TravelSight
         {
             Budget.Spend();
             if (
-                _steps[i] is StitchStep { Stage.Cover.Numbers.HidesEdge: true } cover
+                _steps[i] is StitchStep { Stage.Plan.HidesUnderTop: true } cover
                 && _stitches[cover.Key].Runs.Any(run => run.Kind == RunKind.Top && LiesAt(run, place))
             )
             {

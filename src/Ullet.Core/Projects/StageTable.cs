@@ -17,6 +17,12 @@ public enum StageId
 
     /// <summary>Long stitches that hold layers together and come out again.</summary>
     Basting,
+
+    /// <summary>Strokes from side to side over letters and shapes.</summary>
+    Satin,
+
+    /// <summary>A line along the outline of what is sewn in thread.</summary>
+    SatinEdge,
 }
 
 /// <summary>What is known of a stage.</summary>
@@ -49,6 +55,8 @@ public static class StageTable
         new(StageId.Cover, "cover", "cover", false) { Why = "holds or hides the edge", IsOfCovers = true },
         new(StageId.CutGuide, "guide", "cut guide", false) { Why = "in a hooping of its own" },
         new(StageId.Line, "line", "line", true) { Why = "sewn without cloth", IsOfCovers = true },
+        new(StageId.Satin, "satin", "satin", true) { Why = "letters and shapes in thread", IsOfCovers = true },
+        new(StageId.SatinEdge, "edge", "edge", true) { Why = "a line along its outline", IsOfCovers = true },
         new(StageId.Basting, "basting", "basting", false) { Why = "holds until it comes out", IsTakenOut = true },
     ];
 

@@ -6,6 +6,15 @@ public static class StitchDefaults
     /// <summary>Running stitch, placement and tack-down.</summary>
     public const double RunLength = 2.5;
 
+    /// <summary>Runs along letters: short enough for their curves.</summary>
+    public const double FineRunLength = 2.0;
+
+    /// <summary>Narrower columns are sewn as a run, compensated.</summary>
+    public const double NarrowestColumn = 0.9;
+
+    /// <summary>Wider columns are sewn in rows, compensated.</summary>
+    public const double WidestColumn = 10.0;
+
     /// <summary>Basting: long enough to be drawn out again.</summary>
     public const double BastingLength = 6;
 

@@ -28,6 +28,7 @@ public static class Stitchers
         new TackStitcher(),
         new CoverStitcher(),
         new BastingStitcher(),
+        new SatinStitcher(),
     ];
 
     private static readonly FrozenDictionary<Type, IStitcher> ByPlan = All.ToFrozenDictionary(stitcher =>

@@ -71,6 +71,10 @@ public sealed record AddWords : Edit
         {
             words = words.Made(new LineMaking());
         }
+        if (Use == WordsUse.Satin)
+        {
+            words = SetMaking.To(words, MakingModules.Of<SatinMaking>(), project);
+        }
         if (WordsLimits.Check(form, context.Evaluator.Fonts) is { } refusal)
         {
             return refusal;
@@ -113,7 +117,7 @@ public sealed record AddWords : Edit
         }
         if (FitWidth is not null || FitHeight is not null)
         {
-            var cover = Use == WordsUse.StitchedOutline ? 0 : 2 * Bands.Outside(words, project);
+            var cover = Use is WordsUse.StitchedOutline or WordsUse.Satin ? 0 : 2 * Bands.Outside(words, project);
             return Math.Min(
                 FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
                 FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue

@@ -64,7 +64,9 @@ public sealed record SetLettering : WordsEdit
                 Spacing = Spacing ?? words.Spacing,
                 Slant = Slant ?? words.Slant,
                 Arc = Arc ?? words.Arc,
-                IsOnePiece = Use is null or WordsUse.StitchedOutline ? words.IsOnePiece : Use == WordsUse.OnePiece,
+                IsOnePiece = Use is null or WordsUse.StitchedOutline or WordsUse.Satin
+                    ? words.IsOnePiece
+                    : Use == WordsUse.OnePiece,
             },
         };
         var changed = Used(made, project);
@@ -108,6 +110,7 @@ public sealed record SetLettering : WordsEdit
         return use switch
         {
             WordsUse.StitchedOutline => SetMaking.To(element, MakingModules.Of<LineMaking>(), project),
+            WordsUse.Satin => SetMaking.To(element, MakingModules.Of<SatinMaking>(), project),
             WordsUse.OneByOne or WordsUse.OnePiece => SetMaking.To(element, MakingModules.Of<ClothMaking>(), project),
         };
     }

@@ -7,6 +7,7 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(ClothMaking), "cloth")]
 [JsonDerivedType(typeof(LineMaking), "line")]
 [JsonDerivedType(typeof(BastingMaking), "basting")]
+[JsonDerivedType(typeof(SatinMaking), "satin")]
 [JsonDerivedType(typeof(ZoneMaking), "zone")]
 [JsonDerivedType(typeof(ConstructionMaking), "construction")]
 public abstract record Making

@@ -11,6 +11,9 @@ public enum WordsUse
 
     /// <summary>No cloth: the letters' edges are sewn as lines.</summary>
     StitchedOutline,
+
+    /// <summary>No cloth: the letters themselves are sewn, in strokes from side to side.</summary>
+    Satin,
 }
 
 /// <summary>How words are used, told by their form and making together.</summary>
@@ -22,6 +25,7 @@ public static class WordsUses
         var words = element.FormedAs<TextForm>();
         return words is null ? null
             : element.LastMaking is LineMaking ? WordsUse.StitchedOutline
+            : element.LastMaking is SatinMaking ? WordsUse.Satin
             : words.IsOnePiece ? WordsUse.OnePiece
             : WordsUse.OneByOne;
     }

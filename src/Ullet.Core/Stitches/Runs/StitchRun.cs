@@ -31,5 +31,8 @@ public sealed record NarrowPlace(Point At, double Width);
 /// <summary>What one stage is sewn with, before travel, locks and trims are added.</summary>
 public sealed record StepStitches(ImmutableArray<StitchRun> Runs, ImmutableArray<NarrowPlace> NarrowPlaces)
 {
+    /// <summary>Stretches of satin that are sewn otherwise, as they are too narrow or too wide.</summary>
+    public ImmutableArray<FallenPart> Fallen { get; init; } = [];
+
     public int PointCount => Runs.Sum(run => run.Points.Length);
 }

@@ -58,7 +58,12 @@ internal sealed class ThreadRelief
         _crowd = new HoleCrowd(_chain, numbers.NeedleLimit);
         _field = field;
         _filling = new TipFilling(_chain, _field, _crowd);
-        _starts = [.. threads.Select(thread => Point.Lerp(thread.Points[0], thread.Points[1], 0.5))];
+        _starts =
+        [
+            .. threads
+                .Where(thread => thread.IsClosing)
+                .Select(thread => Point.Lerp(thread.Points[0], thread.Points[1], 0.5)),
+        ];
         _straight = 2 * StitchDefaults.ThreadWidth / numbers.Spacing;
         _overlap = numbers.Band.Width + StitchDefaults.ClosingOverlap - OverlapMargin;
     }

@@ -13,6 +13,9 @@ internal sealed class TopThread(int edge, string? threadId, int capacity)
     private readonly List<Point> _ends = new(capacity);
     private readonly List<bool> _isCrowded = new(capacity);
 
+    /// <summary>True when it runs on over its own start.</summary>
+    internal bool IsClosing { get; init; } = true;
+
     internal int Count => _points.Count;
 
     internal ReadOnlySpan<Point> Points => CollectionsMarshal.AsSpan(_points);

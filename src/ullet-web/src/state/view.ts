@@ -8,7 +8,7 @@ export interface Measured {
 }
 
 /** What a drag on the wall does. */
-export type Tool = "select" | "measure" | "pen" | "freehand" | "nodes";
+export type Tool = "select" | "measure" | "pen" | "freehand" | "nodes" | "direction";
 
 /** The maps that can lie over the wall. */
 export type MapKind = "density" | "coverage";
@@ -88,7 +88,7 @@ export const useView = create<ViewState>((set) => ({
       letter: null,
       nodes: [],
       pointedPath: null,
-      tool: state.tool === "nodes" && selection[0] !== state.selection[0] ? "select" : state.tool,
+      tool: ofOneElement(state.tool) && selection[0] !== state.selection[0] ? "select" : state.tool,
     })),
   chooseLetter: (letter) => set({ letter }),
   setTool: (tool) => set({ tool, measured: null, nodes: [] }),
@@ -105,3 +105,8 @@ export const useView = create<ViewState>((set) => ({
   setStackOpen: (stackOpen) => set({ stackOpen }),
   setKeysOpen: (keysOpen) => set({ keysOpen }),
 }));
+
+/** True for a tool that works in the element that is selected. */
+function ofOneElement(tool: Tool): boolean {
+  return tool === "nodes" || tool === "direction";
+}

@@ -8,6 +8,7 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonDerivedType(typeof(ClothMakingDto), "cloth")]
 [JsonDerivedType(typeof(LineMakingDto), "line")]
 [JsonDerivedType(typeof(BastingMakingDto), "basting")]
+[JsonDerivedType(typeof(SatinMakingDto), "satin")]
 [JsonDerivedType(typeof(ZoneMakingDto), "zone")]
 [JsonDerivedType(typeof(ConstructionMakingDto), "construction")]
 public abstract record MakingDto;

@@ -15,6 +15,8 @@ internal static class MakingDtos
     {
         [typeof(ClothMaking)] = (_, element, evaluated) => ClothMakingDtos.Of(element, evaluated),
         [typeof(LineMaking)] = (making, _, _) => OfLine((LineMaking)making),
+        [typeof(SatinMaking)] = (making, element, evaluated) =>
+            SatinMakingDtos.Of((SatinMaking)making, element, evaluated),
         [typeof(BastingMaking)] = (making, _, evaluated) => OfBasting((BastingMaking)making, evaluated.Project),
         [typeof(ZoneMaking)] = (making, _, evaluated) => OfZone((ZoneMaking)making, evaluated),
         [typeof(ConstructionMaking)] = (_, element, evaluated) => OfConstruction(element, evaluated),

@@ -36,6 +36,11 @@ const CARRIES: { [K in Work["kind"]]: Carry<K> } = {
     useView.getState().setMeasured({ from: work.from, to: measuredAt(view, scene, at) });
     return work;
   },
+  direction: (work, at, { view }) => {
+    const to = toWorld(view.camera, at);
+    useView.getState().setMeasured({ from: work.from, to });
+    return { ...work, to };
+  },
   letter: (work, at, { view }) => {
     const [start, now] = [toWorld(view.camera, work.from), toWorld(view.camera, at)];
     const by = { x: now.x - start.x, y: now.y - start.y };

@@ -1,7 +1,7 @@
 import { useEffect, useRef, type MouseEvent, type PointerEvent } from "react";
 import { useEdits } from "../../../api/edits";
 import type { Scene } from "../../../api/client";
-import type { Place } from "../../../canvas/camera";
+import { toWorld, type Place } from "../../../canvas/camera";
 import { elementAt, elementsIn, letterAt, withGroup } from "../../../canvas/hitTest";
 import { useView } from "../../../state/view";
 import { useNodeHands } from "../nodes/useNodeHands";
@@ -64,6 +64,11 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
       begin({ kind: "measure", from });
       return;
     }
+    if (tool === "direction" && selection[0]) {
+      const from = toWorld(view.camera, at);
+      begin({ kind: "direction", elementId: selection[0], from, to: from });
+      return;
+    }
     const grasp = grasped(scene, view, at, { selection, letter, shift: event.shiftKey });
     if (grasp.pressed) select(grasp.pressed);
     begin(grasp.work);
@@ -91,6 +96,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
       else if (done.only) select(done.only);
     } else {
       const edit = editOf(done);
+      if (done.kind === "direction") setMeasured(null);
       if (!edit) return;
       view.drop();
       void edits.edit(edit).then((ok) => {
@@ -107,7 +113,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
 
   /** Into a group: the element alone; into words: the letter. */
   const onDoubleClick = (event: MouseEvent<HTMLDivElement>) => {
-    if (!view || tool === "measure") return;
+    if (!view || tool === "measure" || tool === "direction") return;
     const at = placeOf(event);
     if (penHands.doubleClick() || nodeHands.doubleClick(at)) return;
     const hit = elementAt(scene, view.camera, at);

@@ -8,6 +8,7 @@ export type Work =
   | { kind: "pan"; last: Place }
   | { kind: "band"; from: Place; keep: string[] }
   | { kind: "measure"; from: Place }
+  | { kind: "direction"; elementId: string; from: Place; to: Place }
   | { kind: "press"; from: Place; elements: Element[]; without: string[] | null; only: string[] | null }
   | {
       kind: "move";
@@ -20,6 +21,9 @@ export type Work =
   | { kind: "letter"; element: Element; index: number; from: Place; by: Place }
   | { kind: "scale"; element: Element; handle: Handle; now: ElementBox }
   | { kind: "turn"; element: Element; now: ElementBox };
+
+/** A shorter line is a mere press, mm. */
+const LEAST_DIRECTION = 0.5;
 
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
@@ -37,6 +41,17 @@ export function editOf(done: Work): Edit | null {
       y: done.exact.y ? y : tenth(y),
     };
   }
+  if (done.kind === "direction")
+    return Math.hypot(done.to.x - done.from.x, done.to.y - done.from.y) < LEAST_DIRECTION
+      ? null
+      : {
+          edit: "layDirection",
+          elementId: done.elementId,
+          fromX: done.from.x,
+          fromY: done.from.y,
+          toX: done.to.x,
+          toY: done.to.y,
+        };
   if (done.kind === "letter" && Math.hypot(done.by.x, done.by.y) > 0.05) {
     const own = turnedBack(done.by, done.element.box);
     return {

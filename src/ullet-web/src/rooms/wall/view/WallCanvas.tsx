@@ -126,7 +126,7 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
       data-state={drawn === saved.head && scene === saved ? "idle" : "busy"}
       data-revision={drawn ?? ""}
       data-tool={tool}
-      className="relative size-full touch-none data-[tool=freehand]:cursor-crosshair data-[tool=measure]:cursor-crosshair data-[tool=pen]:cursor-crosshair overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
+      className="relative size-full touch-none data-[tool=direction]:cursor-crosshair data-[tool=freehand]:cursor-crosshair data-[tool=measure]:cursor-crosshair data-[tool=pen]:cursor-crosshair overflow-hidden bg-chalk focus-visible:outline-offset-[-3px]"
       {...hands}
     >
       <p id="wall-summary" className="sr-only">

@@ -77,7 +77,7 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
         text={text}
         capHeight={sizeBy === "capHeight" ? size : undefined}
         width={sizeBy === "width" ? size : undefined}
-        cover={use === "stitchedOutline" ? null : {}}
+        cover={use === "stitchedOutline" || use === "satin" ? null : {}}
         unit={scene.unit}
         chosen={font}
         onChosen={setFont}

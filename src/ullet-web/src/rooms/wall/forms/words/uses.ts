@@ -2,5 +2,6 @@
 export const USES = [
   { value: "oneByOne", label: "cloth, letter by letter" },
   { value: "onePiece", label: "cloth, all as one piece" },
+  { value: "satin", label: "embroidered in satin" },
   { value: "stitchedOutline", label: "stitched along their edges" },
 ] as const;

@@ -1,0 +1,22 @@
+using System.Collections.Immutable;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Applique;
+
+/// <summary>Satin columns over an outline's area, or in a band along its lines.</summary>
+/// <param name="Numbers">Spacing, compensation, underlay.</param>
+/// <param name="Band">The band along its lines; null for the area that it encloses.</param>
+/// <param name="Directions">Lines across it that turn its strokes, on the wall, mm.</param>
+/// <param name="Order">Which of its parts come first.</param>
+/// <param name="JoinNearer">Parts nearer than this are sewn on without a trim, mm.</param>
+public sealed record SatinPlan(
+    ColumnNumbers Numbers,
+    SatinBand? Band,
+    ImmutableArray<StrokeDirection> Directions,
+    LetterOrder Order,
+    double JoinNearer
+) : StitchPlan
+{
+    public override bool HidesUnderTop => true;
+}

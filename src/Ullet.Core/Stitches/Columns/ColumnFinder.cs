@@ -1,0 +1,64 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>Finds the columns of a region.</summary>
+internal static class ColumnFinder
+{
+    /// <summary>Edges are divided into pieces of at most this share of the region's smaller side, and within these bounds, mm.</summary>
+    private const double StepShare = 0.02;
+
+    /// <summary>So often what strokes do not reach is handed on.</summary>
+    private const int MostRounds = 3;
+
+    private static readonly (double Least, double Most) Steps = (0.12, 0.6);
+
+    internal static ImmutableArray<SatinColumn> Of(
+        Region region,
+        ImmutableArray<StrokeDirection> directions,
+        CancellationToken cancellation
+    )
+    {
+        var box = region.Bounds();
+        var step = Math.Clamp(StepShare * Math.Max(box.Width, box.Height), Steps.Least, Steps.Most);
+        var mesh = ColumnMesh.Of(region, step);
+        var edges = new RegionEdges(mesh);
+        var graph = MeshGraph.Of(mesh);
+        var found = graph.Branches.Count == 0 ? [Blob(graph)] : MeshColumns.Of(mesh, graph);
+        found.RemoveAll(column => !column.Triangles.Any());
+        for (var round = 0; round < MostRounds; round++)
+        {
+            cancellation.ThrowIfCancellationRequested();
+            if (!ColumnSharing.HandOn(mesh, found, column => Laid(mesh, edges, directions, column).Places))
+            {
+                break;
+            }
+        }
+        var laid = found
+            .Select(column => Laid(mesh, edges, directions, column))
+            .Where(column => column.Places.Length > 1)
+            .ToList();
+        return [.. laid, .. ColumnRests.Of(mesh, edges, laid)];
+    }
+
+    private static SatinColumn Laid(
+        ColumnMesh mesh,
+        RegionEdges edges,
+        ImmutableArray<StrokeDirection> directions,
+        MeshColumn column
+    )
+    {
+        var spine = StrokeTurns.Turned(ColumnSpine.Of(mesh, column), directions);
+        return new SatinColumn(column, ColumnStrokes.Of(new ColumnBand(mesh, column), edges, spine), spine.IsClosed);
+    }
+
+    private static MeshColumn Blob(MeshGraph graph) =>
+        new()
+        {
+            Groups =
+            [
+                [.. graph.Nodes.SelectMany(node => node.Triangles)],
+            ],
+        };
+}

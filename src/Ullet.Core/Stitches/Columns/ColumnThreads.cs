@@ -1,0 +1,101 @@
+using System.Collections.Immutable;
+using System.Runtime.InteropServices;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>Makes the top thread of columns' stretches; all of a shape's are relieved together where they meet.</summary>
+internal sealed class ColumnThreads(ColumnNumbers numbers)
+{
+    /// <summary>A ring's strokes run on over its first ones so far, mm.</summary>
+    private const double Closing = 1.0;
+
+    private readonly ShortStrokes _short = new(numbers.Spacing, StitchDefaults.CrowdedShare);
+    private readonly List<TopThread> _tops = [];
+
+    /// <summary>The runs of every stretch, in the order in which they were asked for; a run that needs no relief is there already.</summary>
+    private readonly List<ImmutableArray<Point>?> _runs = [];
+
+    /// <summary>Lays the thread of a stretch from one place to another, either way.</summary>
+    /// <returns>The number by which its run is asked for.</returns>
+    internal int Add(SatinColumn column, ColumnPart part, bool isReversed, bool closes)
+    {
+        var places = column.Places.AsSpan()[part.From..(part.To + 1)];
+        switch (part.Kind)
+        {
+            case ColumnKind.Run:
+                _runs.Add(Line(places, isReversed));
+                break;
+            case ColumnKind.Rows:
+                _runs.Add(ColumnRows.Of(places, numbers.Spacing, isReversed));
+                break;
+            case ColumnKind.Strokes:
+                var strokes = new List<Stroke>();
+                StrokeSpread.Add(places, numbers.Spacing, isSmooth: false, strokes);
+                var thread = new TopThread(0, null, strokes.Count + 8) { IsClosing = closes };
+                _short.Sew(CollectionsMarshal.AsSpan(strokes), thread);
+                if (closes)
+                {
+                    var again = Math.Min(strokes.Count, (int)(2 * Closing / numbers.Spacing));
+                    new ShortStrokes(numbers.Spacing, StitchDefaults.CrowdedShare, ShortStrokes.OverlapRoom).Sew(
+                        CollectionsMarshal.AsSpan(strokes)[..again],
+                        thread,
+                        strokes.Count % 2 == 0
+                    );
+                }
+                if (isReversed)
+                {
+                    thread.Reverse();
+                }
+                if (thread.Count < 2)
+                {
+                    _runs.Add([]);
+                    break;
+                }
+                _tops.Add(thread);
+                _runs.Add(null);
+                break;
+        }
+        return _runs.Count - 1;
+    }
+
+    /// <summary>All runs by their numbers, relieved.</summary>
+    internal List<ImmutableArray<Point>> Runs(CancellationToken cancellation)
+    {
+        var band = new SatinNumbers(0, numbers.Spacing, 0.5, 0) { NeedleLimit = numbers.NeedleLimit };
+        var relieved = new Queue<StitchRun>(_tops.Count == 0 ? [] : ThreadRelief.Of(_tops, band, cancellation));
+        var splits = new StrokeSplits();
+        return _runs.ConvertAll(run => Merged(splits.Of(run ?? relieved.Dequeue().Points)));
+    }
+
+    /// <summary>Without stitches that no machine sews well; the last point stays.</summary>
+    private static ImmutableArray<Point> Merged(ImmutableArray<Point> points)
+    {
+        var kept = new List<Point>(points.Length);
+        for (var i = 0; i < points.Length; i++)
+        {
+            Budget.Spend();
+            if (kept.Count == 0 || points[i].DistanceTo(kept[^1]) >= StitchDefaults.ShortestStitch)
+            {
+                kept.Add(points[i]);
+            }
+        }
+        return kept.Count == points.Length ? points : [.. kept];
+    }
+
+    private static ImmutableArray<Point> Line(ReadOnlySpan<StrokePlace> places, bool isReversed)
+    {
+        var line = new List<Point>(places.Length);
+        foreach (var place in places)
+        {
+            Budget.Spend();
+            line.Add(Point.Lerp(place.Outer, place.Inner, 0.5));
+        }
+        if (isReversed)
+        {
+            line.Reverse();
+        }
+        return RunStitch.Along([.. line], StitchDefaults.FineRunLength);
+    }
+}

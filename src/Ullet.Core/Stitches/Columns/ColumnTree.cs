@@ -1,0 +1,153 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>A column that is reached from another.</summary>
+/// <param name="Column">Its number.</param>
+/// <param name="At">The place of the other from which it is reached.</param>
+/// <param name="Entry">Its own place where the needle enters.</param>
+internal readonly record struct ColumnLink(int Column, int At, int Entry);
+
+/// <summary>Which column is reached from which: a tree, so that the needle comes everywhere under stitches that are still to come.</summary>
+/// <remarks>From a column first those are reached that end under it; only what is left is entered from its own end.</remarks>
+internal sealed class ColumnTree
+{
+    private readonly IReadOnlyList<SatinColumn> _columns;
+    private readonly List<ColumnLink>[] _links;
+    private readonly int[] _parents;
+
+    private ColumnTree(IReadOnlyList<SatinColumn> columns, int root, int entry)
+    {
+        _columns = columns;
+        _links = [.. columns.Select(_ => new List<ColumnLink>())];
+        _parents = new int[columns.Count];
+        Array.Fill(_parents, -1);
+        (Root, Entry) = (root, entry);
+    }
+
+    internal int Root { get; }
+
+    /// <summary>The root's place where the needle enters.</summary>
+    internal int Entry { get; }
+
+    internal IReadOnlyList<ColumnLink> LinksOf(int column) => _links[column];
+
+    /// <summary>The columns from the root to one, both included.</summary>
+    internal List<int> PathTo(int column)
+    {
+        var path = new List<int>();
+        for (var at = column; at >= 0; at = _parents[at])
+        {
+            path.Insert(0, at);
+        }
+        return path;
+    }
+
+    internal static ColumnTree Of(IReadOnlyList<SatinColumn> columns, Point entry)
+    {
+        var (root, place) = Nearest(columns, entry);
+        var tree = new ColumnTree(columns, root, place);
+        tree.Grow();
+        return tree;
+    }
+
+    /// <summary>The end of a column that lies nearest to a spot; of a ring any place.</summary>
+    internal static (int Column, int Place) Nearest(IReadOnlyList<SatinColumn> columns, Point spot)
+    {
+        var (best, nearest) = ((0, 0), double.MaxValue);
+        for (var c = 0; c < columns.Count; c++)
+        {
+            var column = columns[c];
+            foreach (var i in column.IsClosed ? [column.Nearest(spot)] : (int[])[0, column.Places.Length - 1])
+            {
+                var away = column.Middle(i).DistanceTo(spot);
+                if (away < nearest)
+                {
+                    (best, nearest) = ((c, i), away);
+                }
+            }
+        }
+        return best;
+    }
+
+    private void Grow()
+    {
+        var reached = new bool[_columns.Count];
+        reached[Root] = true;
+        var order = new List<int> { Root };
+        while (order.Count < _columns.Count)
+        {
+            Budget.Spend();
+            var found =
+                First(order, reached, isUnder: true)
+                ?? First(order, reached, isUnder: false)
+                ?? Touching(order, reached);
+            var (parent, link) = found;
+            reached[link.Column] = true;
+            _parents[link.Column] = parent;
+            _links[parent].Add(link);
+            order.Add(link.Column);
+        }
+    }
+
+    /// <summary>A column that meets one that is reached at a node.</summary>
+    private (int Parent, ColumnLink Link)? First(List<int> order, bool[] reached, bool isUnder)
+    {
+        foreach (var parent in order)
+        {
+            for (var c = 0; c < _columns.Count; c++)
+            {
+                Budget.Spend();
+                if (reached[c])
+                {
+                    continue;
+                }
+                var (upper, lower) = isUnder ? (parent, c) : (c, parent);
+                foreach (var (node, _) in _columns[upper].Source.Passed)
+                {
+                    var source = _columns[lower].Source;
+                    var end =
+                        source.Start == node ? 0
+                        : source.End == node ? _columns[lower].Places.Length - 1
+                        : -1;
+                    if (end >= 0)
+                    {
+                        var on = _columns[upper].Nearest(_columns[lower].Middle(end));
+                        return (parent, isUnder ? new ColumnLink(c, on, end) : new ColumnLink(c, end, on));
+                    }
+                }
+            }
+        }
+        return null;
+    }
+
+    /// <summary>The column that lies nearest to one that is reached.</summary>
+    private (int Parent, ColumnLink Link) Touching(List<int> order, bool[] reached)
+    {
+        (int Parent, ColumnLink Link) best = default;
+        var nearest = double.MaxValue;
+        for (var c = 0; c < _columns.Count; c++)
+        {
+            if (reached[c])
+            {
+                continue;
+            }
+            var column = _columns[c];
+            foreach (var end in (ReadOnlySpan<int>)[0, column.Places.Length - 1])
+            {
+                foreach (var parent in order)
+                {
+                    Budget.Spend();
+                    var at = _columns[parent].Nearest(column.Middle(end));
+                    var away = _columns[parent].Middle(at).DistanceTo(column.Middle(end));
+                    if (away < nearest)
+                    {
+                        (best, nearest) = ((parent, new ColumnLink(c, at, end)), away);
+                    }
+                }
+            }
+        }
+        return best;
+    }
+}

@@ -1,0 +1,83 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+
+namespace Ullet.Core.Stitches;
+
+/// <summary>Which spots strokes reach, on a grid.</summary>
+internal sealed class ReachedCells
+{
+    /// <summary>Side of a cell where the shape is small, mm; larger ones have at most <see cref="MostCells"/> along a side.</summary>
+    private const double Least = 0.1;
+
+    private const int MostCells = 300;
+
+    private readonly bool[] _cells;
+    private readonly double _cell;
+    private readonly Box _box;
+    private readonly int _columns;
+    private readonly int _rows;
+
+    internal ReachedCells(Box box)
+    {
+        _box = box;
+        _cell = Math.Max(Least, Math.Max(box.Width, box.Height) / MostCells);
+        (_columns, _rows) = ((int)(box.Width / _cell) + 1, (int)(box.Height / _cell) + 1);
+        _cells = new bool[_columns * _rows];
+    }
+
+    /// <summary>Marks nothing any more.</summary>
+    internal void Begin() => Array.Clear(_cells);
+
+    /// <summary>Marks what lies between neighbouring stroke places.</summary>
+    internal void Add(StrokePlace[] places)
+    {
+        for (var i = 0; i < places.Length; i++)
+        {
+            Stroke(places[i].Outer, places[i].Inner);
+            if (i > 0 && !SatinColumn.IsApart(places[i - 1], places[i]))
+            {
+                var (before, here) = (places[i - 1], places[i]);
+                var apart = Math.Max(before.Outer.DistanceTo(here.Outer), before.Inner.DistanceTo(here.Inner));
+                var between = Math.Min(40, (int)(apart / _cell));
+                for (var k = 1; k <= between; k++)
+                {
+                    var share = k / (between + 1.0);
+                    Stroke(Point.Lerp(before.Outer, here.Outer, share), Point.Lerp(before.Inner, here.Inner, share));
+                }
+            }
+        }
+    }
+
+    private void Stroke(Point from, Point to)
+    {
+        var count = (int)(from.DistanceTo(to) / _cell * 1.5) + 1;
+        Budget.Spend(1 + (count / 8));
+        for (var k = 0; k <= count; k++)
+        {
+            var at = Point.Lerp(from, to, k / (double)count);
+            var (x, y) = ((int)((at.X - _box.MinX) / _cell), (int)((at.Y - _box.MinY) / _cell));
+            if (x >= 0 && y >= 0 && x < _columns && y < _rows)
+            {
+                _cells[(y * _columns) + x] = true;
+            }
+        }
+    }
+
+    /// <summary>True when a stroke reaches a spot, or the next cell to it.</summary>
+    internal bool Holds(Point spot)
+    {
+        var (x, y) = ((int)((spot.X - _box.MinX) / _cell), (int)((spot.Y - _box.MinY) / _cell));
+        for (var dy = -1; dy <= 1; dy++)
+        {
+            for (var dx = -1; dx <= 1; dx++)
+            {
+                var (column, row) = (x + dx, y + dy);
+                if (column >= 0 && row >= 0 && column < _columns && row < _rows && _cells[(row * _columns) + column])
+                {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,68 @@
+using System.Collections.Immutable;
+using Ullet.Core.Applique;
+using Ullet.Core.Evaluation;
+using Ullet.Core.Projects;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Server.Scenes.Elements;
+
+/// <summary>How something is sewn in satin.</summary>
+/// <param name="Set">What was set by hand.</param>
+/// <param name="Spacing">As it holds, mm.</param>
+/// <param name="Compensation">On each side, as it holds, mm.</param>
+/// <param name="Fallen">Stretches that are sewn otherwise, as they are too narrow or too wide.</param>
+/// <param name="Said">What its thread asks for, in a sentence; empty for nothing.</param>
+/// <param name="Directions">Its direction lines on the wall, mm.</param>
+public sealed record SatinMakingDto(
+    SatinMaking Set,
+    double Spacing,
+    double Compensation,
+    ImmutableArray<FallenDto> Fallen,
+    string Said,
+    ImmutableArray<DirectionDto> Directions
+) : MakingDto;
+
+/// <summary>A stretch that is sewn otherwise.</summary>
+/// <param name="IsTooWide">True for rows of short stitches, false for a run along its middle.</param>
+/// <param name="X">Its middle, mm.</param>
+/// <param name="Y">The same down, mm.</param>
+/// <param name="Length">mm.</param>
+/// <param name="Width">mm.</param>
+public sealed record FallenDto(bool IsTooWide, double X, double Y, double Length, double Width);
+
+/// <summary>A direction line on the wall, mm.</summary>
+public sealed record DirectionDto(double FromX, double FromY, double ToX, double ToY);
+
+/// <summary>Satin as screens show it.</summary>
+internal static class SatinMakingDtos
+{
+    internal static SatinMakingDto Of(SatinMaking satin, Element element, Evaluated evaluated)
+    {
+        var project = evaluated.Project;
+        var thread = project.FindThread(satin.ThreadId) ?? project.FindThread(project.Hooping.CoverThreadId);
+        var numbers = SatinChoice.Numbers(satin, SatinChoice.Ground(element, project), thread);
+        return new SatinMakingDto(
+            satin,
+            numbers.Spacing,
+            numbers.Compensation,
+            [.. FallenOf(element, evaluated).Select(Of)],
+            SatinChoice.Said(thread),
+            [
+                .. satin.Directions.Select(line =>
+                {
+                    var from = Core.Outlines.BoxFit.OnWall(element.Box, line.From);
+                    var to = Core.Outlines.BoxFit.OnWall(element.Box, line.To);
+                    return new DirectionDto(from.X, from.Y, to.X, to.Y);
+                }),
+            ]
+        );
+    }
+
+    private static IEnumerable<FallenPart> FallenOf(Element element, Evaluated evaluated) =>
+        evaluated
+            .Hoopings[0]
+            .Stitches.Where(pair => pair.Key.OwnerId == element.Id)
+            .SelectMany(pair => pair.Value.Fallen);
+
+    private static FallenDto Of(FallenPart part) => new(part.IsTooWide, part.At.X, part.At.Y, part.Length, part.Width);
+}

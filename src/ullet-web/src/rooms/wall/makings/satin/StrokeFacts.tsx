@@ -1,0 +1,48 @@
+import type { Made } from "../../../../api/elements";
+import { Note } from "../../../../parts/Note";
+import { TextButton } from "../../../../parts/TextButton";
+import { useView } from "../../../../state/view";
+import type { ElementProps } from "../../card/elementProps";
+import { useSatin } from "./useSatin";
+
+/** What is not sewn in strokes and why, and the lines that turn strokes. */
+export function StrokeFacts({ projectId, element }: ElementProps<Made<"satin">>) {
+  const { change } = useSatin(projectId, element);
+  const tool = useView((view) => view.tool);
+  const setTool = useView((view) => view.setTool);
+  const { fallen, directions } = element.making;
+  const [wide, narrow] = [fallen.filter((part) => part.isTooWide), fallen.filter((part) => !part.isTooWide)];
+  return (
+    <>
+      {wide.length ? (
+        <Note>
+          {parts(wide.length)} wider than 10 mm: sewn in rows of short stitches, shown hatched on the wall.
+        </Note>
+      ) : null}
+      {narrow.length ? (
+        <Note>
+          {parts(narrow.length)} under 0.9 mm wide: sewn as a run, shown dotted on the wall. Larger letters,
+          or more compensation, make strokes of it.
+        </Note>
+      ) : null}
+      <div className="flex flex-wrap items-center gap-x-3 text-[14px]">
+        <TextButton onClick={() => setTool(tool === "direction" ? "select" : "direction")}>
+          {tool === "direction" ? "Done with directions" : "Turn its strokes"}
+        </TextButton>
+        {directions.length ? (
+          <TextButton onClick={() => change({ directions: [] })}>
+            Take {directions.length === 1 ? "the direction line" : `${directions.length} direction lines`}{" "}
+            away
+          </TextButton>
+        ) : null}
+      </div>
+      {tool === "direction" ? (
+        <p className="text-[13px] text-muted">Draw a line across a column: its strokes lie along it there.</p>
+      ) : null}
+    </>
+  );
+}
+
+function parts(count: number): string {
+  return count === 1 ? "One part is" : `${count} parts are`;
+}
