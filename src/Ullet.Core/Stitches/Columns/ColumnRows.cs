@@ -16,8 +16,11 @@ internal static class ColumnRows
     /// <summary>Nearer to a row beside it than this share of the spacing a row ends early.</summary>
     private const double Apart = 0.6;
 
+    /// <summary>So many rows before it are looked at.</summary>
+    private const int Looked = 10;
+
     /// <summary>How much of its length a row may give up at an end, tried in this order.</summary>
-    private static readonly double[] Draws = [0, 0.12, 0.24, 0.36, 0.46];
+    private static readonly double[] Draws = [0, 0.08, 0.16, 0.24, 0.32, 0.4, 0.46];
 
     /// <summary>How much farther in a row begins than it could, mm.</summary>
     private const double Inwards = 0.18;
@@ -58,33 +61,42 @@ internal static class ColumnRows
     /// <summary>Draws the ends of rows back where they would crowd round a bend.</summary>
     private static void Thin(List<StrokePlace> rows, double apart)
     {
-        var (outer, inner) = (0, 0);
         for (var i = 1; i < rows.Count; i++)
         {
             Budget.Spend();
             var full = rows[i];
             rows[i] = full with
             {
-                Outer = Drawn(full.Outer, full.Inner, rows[outer], apart),
-                Inner = Drawn(full.Inner, full.Outer, rows[inner], apart),
+                Outer = Drawn(full.Outer, full.Inner, rows, i, apart),
+                Inner = Drawn(full.Inner, full.Outer, rows, i, apart),
             };
-            // Later rows keep clear of the last that goes all the way.
-            outer = rows[i].Outer == full.Outer ? i : outer;
-            inner = rows[i].Inner == full.Inner ? i : inner;
         }
     }
 
-    private static Point Drawn(Point end, Point other, in StrokePlace before, double apart)
+    private static Point Drawn(Point end, Point other, List<StrokePlace> rows, int row, double apart)
     {
         foreach (var share in Draws)
         {
             var at = Point.Lerp(end, other, share);
-            if (SegmentIndex.Foot(at, before.Outer, before.Inner).DistanceTo(at) >= apart)
+            if (IsFree(at, rows, row, apart))
             {
                 return at;
             }
         }
         return Point.Lerp(end, other, Draws[^1]);
+    }
+
+    private static bool IsFree(Point at, List<StrokePlace> rows, int row, double apart)
+    {
+        for (var k = row - 1; k >= Math.Max(0, row - Looked); k--)
+        {
+            Budget.Spend();
+            if (SegmentIndex.Foot(at, rows[k].Outer, rows[k].Inner).DistanceTo(at) < apart)
+            {
+                return false;
+            }
+        }
+        return true;
     }
 
     /// <summary>The same offset counted from the other side.</summary>

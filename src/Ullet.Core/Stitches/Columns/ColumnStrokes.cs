@@ -171,6 +171,9 @@ internal static class ColumnStrokes
             high = Math.Min(high + (stretch.IsHighMouth ? Under : 0), ((low + high) / 2) + up);
             low = Math.Max(stretch.Low - (stretch.IsLowMouth ? Under : 0), ((stretch.Low + stretch.High) / 2) - down);
         }
-        return new StrokePlace(at + (across * high), at + (across * low));
+        return new StrokePlace(at + (across * high), at + (across * low))
+        {
+            IsClipped = stretch.IsHighMouth || stretch.IsLowMouth || isBeyond,
+        };
     }
 }

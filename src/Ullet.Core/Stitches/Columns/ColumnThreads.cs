@@ -9,7 +9,10 @@ namespace Ullet.Core.Stitches;
 internal sealed class ColumnThreads(ColumnNumbers numbers)
 {
     /// <summary>A ring's strokes run on over its first ones so far, mm.</summary>
-    private const double Closing = 1.0;
+    private const double Closing = 0.6;
+
+    /// <summary>Where one column ends under another little more thread lies than on a straight stretch.</summary>
+    private const double Much = 1.1;
 
     private readonly ShortStrokes _short = new(numbers.Spacing, StitchDefaults.CrowdedShare);
     private readonly List<TopThread> _tops = [];
@@ -64,7 +67,7 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
     internal List<ImmutableArray<Point>> Runs(CancellationToken cancellation)
     {
         var band = new SatinNumbers(0, numbers.Spacing, 0.5, 0) { NeedleLimit = numbers.NeedleLimit };
-        var relieved = new Queue<StitchRun>(_tops.Count == 0 ? [] : ThreadRelief.Of(_tops, band, cancellation));
+        var relieved = new Queue<StitchRun>(_tops.Count == 0 ? [] : ThreadRelief.Of(_tops, band, cancellation, Much));
         var splits = new StrokeSplits();
         return _runs.ConvertAll(run => Merged(splits.Of(run ?? relieved.Dequeue().Points)));
     }

@@ -11,7 +11,7 @@ internal static class DoubtfulPlaces
     private const double Side = 0.9;
 
     /// <summary>From here on much thread lies, over what lies on a straight edge.</summary>
-    private const double Much = 1.3;
+    internal const double Much = 1.3;
 
     /// <summary>With more crowds than this all thread is counted.</summary>
     private const int MostBoxes = 12;
@@ -22,7 +22,13 @@ internal static class DoubtfulPlaces
     /// <param name="chain">The cover's top thread.</param>
     /// <param name="straight">Layers on a straight edge.</param>
     /// <param name="isShortened">Whether a needle point's stroke was shortened.</param>
-    internal static IEnumerable<Box> Of(NeedleChain chain, double straight, Func<int, bool> isShortened)
+    /// <param name="from">Where much thread begins, over what lies on a straight edge.</param>
+    internal static IEnumerable<Box> Of(
+        NeedleChain chain,
+        double straight,
+        Func<int, bool> isShortened,
+        double from = Much
+    )
     {
         var (counts, crowded) = (new CellCounts(Side), new CellCounts(Side));
         var doubtful = new HashSet<(int X, int Y)>();
@@ -51,7 +57,7 @@ internal static class DoubtfulPlaces
         CountNear(boxes, chain, counts);
         // Thread of this length in a cell makes one layer.
         const double Layer = Side * Side / StitchDefaults.ThreadWidth;
-        var much = Much * straight * Layer;
+        var much = from * straight * Layer;
         doubtful.UnionWith(crowded.Over(0).Where(cell => counts[cell] > much));
         foreach (var cell in doubtful.Order().ToList())
         {

@@ -72,7 +72,8 @@ internal sealed class ThreadRelief
     internal static IEnumerable<StitchRun> Of(
         IReadOnlyList<TopThread> threads,
         SatinNumbers numbers,
-        CancellationToken cancellation
+        CancellationToken cancellation,
+        double much = DoubtfulPlaces.Much
     )
     {
         if (numbers.Spacing > 2 * StitchDefaults.CoverSpacing)
@@ -81,7 +82,7 @@ internal sealed class ThreadRelief
         }
         var field = Spare.TryTake(out var spare) ? spare : new ThreadField();
         var relief = new ThreadRelief(threads, numbers, field);
-        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, i => BareTip.IsAt(relief._chain, i)))
+        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, i => BareTip.IsAt(relief._chain, i), much))
         {
             Budget.Spend();
             cancellation.ThrowIfCancellationRequested();
