@@ -23,7 +23,7 @@ internal sealed class TextModule : FormModule<TextForm>
         {
             return new ElementOutline(Geometry.Outline.Empty, []);
         }
-        var joined = FilledOutline.Joined([.. letters.Select(letter => letter.Outline)]);
+        var joined = LetterSetting.Together([.. letters.Select(letter => letter.Outline)]);
         var map = BoxFit.Map(joined, element.Box);
         var whole = joined.Transform(map);
         ImmutableArray<PartOutline> parts =

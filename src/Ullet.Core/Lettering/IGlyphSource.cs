@@ -34,6 +34,12 @@ public interface IFontFace
     /// <summary>The closed lines of a glyph, font units, y down from the baseline; none for a space.</summary>
     ImmutableArray<Contour> Contours(int glyph);
 
+    /// <summary>True for a font whose letters are lines, not areas.</summary>
+    bool IsSingleLine => false;
+
+    /// <summary>The lines of a glyph of a single-line font, font units, y down from the baseline; none of any other.</summary>
+    ImmutableArray<OpenPath> Strokes(int glyph) => [];
+
     /// <summary>Characters of a text that the font has no glyph for, each once.</summary>
     ImmutableArray<string> Missing(string text);
 }

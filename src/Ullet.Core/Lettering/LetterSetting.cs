@@ -58,6 +58,12 @@ public sealed class LetterSetting
         return new LaidText(letters.ToImmutable(), ink);
     }
 
+    /// <summary>Letters as one outline: areas that overlap are joined, lines stand side by side.</summary>
+    internal static Outline Together(IReadOnlyList<Outline> letters) =>
+        letters.All(letter => letter.Parts.IsEmpty)
+            ? new Outline([]) { Lines = [.. letters.SelectMany(letter => letter.Lines)] }
+            : FilledOutline.Joined(letters);
+
     private static Affine Shear(double degrees) => new(1, 0, -Math.Tan(degrees * Math.PI / 180), 1, 0, 0);
 
     private static Affine Touch(LetterTouch touch, Box ink) =>
@@ -129,7 +135,7 @@ public sealed class LetterSetting
             }
             pen += before;
             last = pen;
-            var outline = parts.Count == 1 ? parts[0] : FilledOutline.Joined(parts);
+            var outline = parts.Count == 1 ? parts[0] : Together(parts);
             if (!outline.IsEmpty)
             {
                 letters.Add(new SetLetter(index, cluster.Text(characters, clusters), start, pen - start, outline));
@@ -161,6 +167,11 @@ public sealed class LetterSetting
             _ =>
             {
                 var scale = LaidText.CapHeight / font.CapHeight;
+                if (font.IsSingleLine)
+                {
+                    var strokes = font.Strokes(glyph).Select(line => line.Transform(Affine.Scale(scale, scale)));
+                    return new Outline([]) { Lines = [.. strokes] };
+                }
                 var contours = font.Contours(glyph).Select(contour => contour.Transform(Affine.Scale(scale, scale)));
                 return FilledOutline.Of(contours, FillRule.NonZero);
             }

@@ -50,6 +50,8 @@ internal sealed class SatinModule : MakingModule<SatinMaking>
     private protected override ImmutableArray<SewnThing> Things(SatinMaking making, MakingInput input)
     {
         var (project, element) = (input.Project, input.Element);
+        // Letters of single lines have no area.
+        making = input.Outline.Parts.IsEmpty ? making with { AlongLines = true } : making;
         var parts =
             making.IsStepPerLetter && input.Letters.Length > 1
                 ? [.. InOrder(making.Order, input.Letters)]

@@ -19,6 +19,9 @@ public enum FontKind
     /// <summary>No serifs, even strokes.</summary>
     Plain,
 
+    /// <summary>Letters of single lines, for small text.</summary>
+    SingleLine,
+
     /// <summary>Added by the user.</summary>
     Mine,
 }
@@ -36,21 +39,30 @@ public sealed class FontShelf : IGlyphSource
         (new("bowlby-one", "Bowlby One", [FontKind.Thick, FontKind.Plain]), "BowlbyOne_400Regular.ttf"),
         (new("bree-serif", "Bree Serif", [FontKind.Serif]), "BreeSerif_400Regular.ttf"),
         (new("chango", "Chango", [FontKind.Thick, FontKind.Plain]), "Chango_400Regular.ttf"),
+        (new("dancing-script-bold", "Dancing Script Bold", [FontKind.Script]), "DancingScript_700Bold.ttf"),
         (new("fredoka-light", "Fredoka Light", [FontKind.Plain]), "Fredoka_300Light.ttf"),
         (new("fredoka-semi-bold", "Fredoka SemiBold", [FontKind.Thick, FontKind.Plain]), "Fredoka_600SemiBold.ttf"),
+        (
+            new("libre-baskerville-bold", "Libre Baskerville Bold", [FontKind.Serif]),
+            "LibreBaskerville_700Bold.ttf"
+        ),
         (new("lobster", "Lobster", [FontKind.Script]), "Lobster_400Regular.ttf"),
+        (new("oswald-medium", "Oswald Medium", [FontKind.Plain]), "Oswald_500Medium.ttf"),
         (new("pacifico", "Pacifico", [FontKind.Script]), "Pacifico_400Regular.ttf"),
+        (new("sacramento", "Sacramento", [FontKind.Script]), "Sacramento_400Regular.ttf"),
+        (new("line-plain", "Single line", [FontKind.SingleLine]), "rowmans.jhf"),
+        (new("line-script", "Single line script", [FontKind.SingleLine, FontKind.Script]), "scripts.jhf"),
         (new("titan-one", "Titan One", [FontKind.Thick, FontKind.Plain]), "TitanOne_400Regular.ttf"),
     ];
 
-    private readonly ConcurrentDictionary<string, Lazy<OpenTypeFace?>> _faces = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, Lazy<IFontFace?>> _faces = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, FontEntry> _added = new(StringComparer.Ordinal);
 
     public FontShelf()
     {
         foreach (var (entry, resource) in Shipped)
         {
-            _faces[entry.Id] = new Lazy<OpenTypeFace?>(() => Load(entry, resource));
+            _faces[entry.Id] = new Lazy<IFontFace?>(() => Load(entry, resource));
         }
     }
 
@@ -78,7 +90,7 @@ public sealed class FontShelf : IGlyphSource
             return read.Refusal!;
         }
         var entry = new FontEntry(id, read.Value.Name, [FontKind.Mine]);
-        _faces[id] = new Lazy<OpenTypeFace?>(read.Value);
+        _faces[id] = new Lazy<IFontFace?>(read.Value);
         if (listed)
         {
             _added[id] = entry;
@@ -101,13 +113,17 @@ public sealed class FontShelf : IGlyphSource
         return true;
     }
 
-    private static OpenTypeFace Load(FontEntry entry, string resource)
+    private static IFontFace Load(FontEntry entry, string resource)
     {
         using var stream =
             typeof(FontShelf).Assembly.GetManifestResourceStream(resource)
             ?? throw new InvalidOperationException($"The font {resource} is not in this build.");
         using var bytes = new MemoryStream();
         stream.CopyTo(bytes);
+        if (SingleLineFonts.Has(entry.Id))
+        {
+            return StrokeFace.Read(entry.Id, entry.Name, bytes.ToArray());
+        }
         var read = FontReader.Read(entry.Id, bytes.ToArray());
         return read.IsOk ? read.Value.Named(entry.Name) : throw new InvalidOperationException(read.Refusal!.Words);
     }

@@ -18,6 +18,9 @@ internal readonly record struct Rung(int A, int B);
 /// of NetTopologySuite, over edges divided so finely that its chords lie close to those of the medial axis.</remarks>
 internal sealed class ColumnMesh
 {
+    /// <summary>Vertices that lie no farther from the line between their neighbours are left out, mm.</summary>
+    private const double Rough = 0.012;
+
     private ColumnMesh(Point[] points, int[] corners, int[] beside) =>
         (Points, Corners, Beside) = (points, corners, beside);
 
@@ -117,13 +120,16 @@ internal sealed class ColumnMesh
         return new ColumnMesh([.. points], corners, beside);
     }
 
+    /// <summary>A ring without vertices that hardly matter, its long edges divided.</summary>
     private static LinearRing Divided(Ring ring, double step)
     {
-        var points = new List<Coordinate>(2 * ring.Points.Length);
-        for (var i = 0; i < ring.Points.Length; i++)
+        var corners = PlaneGeometry.Simplified(ring.Points.Append(ring.Points[0]), Rough).SkipLast(1).ToList();
+        corners = corners.Count < 3 ? [.. ring.Points] : corners;
+        var points = new List<Coordinate>(2 * corners.Count);
+        for (var i = 0; i < corners.Count; i++)
         {
             Budget.Spend();
-            var (from, to) = (ring.Points[i], ring.Points[(i + 1) % ring.Points.Length]);
+            var (from, to) = (corners[i], corners[(i + 1) % corners.Count]);
             var pieces = Math.Max(1, (int)Math.Ceiling(from.DistanceTo(to) / step));
             for (var k = 0; k < pieces; k++)
             {
