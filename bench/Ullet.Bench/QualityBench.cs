@@ -46,6 +46,10 @@ internal static class QualityBench
                 );
             }
         }
+        foreach (var size in ColumnBench.Sizes.Where(size => Wanted("satin") || Wanted($"satin{size:0}")))
+        {
+            holds &= ColumnBench.Run(size);
+        }
         if (Wanted("icons"))
         {
             holds &= Row("icons, 80 mm", [.. QualitySamples.Icons()]);

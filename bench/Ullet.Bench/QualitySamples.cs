@@ -64,8 +64,8 @@ internal static class QualitySamples
     private static readonly string[] UnseenFonts =
     [
         "@expo-google-fonts/lora@0.4.2",
-        "@expo-google-fonts/oswald@0.4.2",
-        "@expo-google-fonts/dancing-script@0.4.2",
+        "@expo-google-fonts/zilla-slab@0.4.1",
+        "@expo-google-fonts/bitter@0.4.2",
     ];
 
     private const int LettersPerFont = 60;

@@ -53,7 +53,9 @@ public sealed class Evaluator
     public double CapHeightOf(Element element)
     {
         var ink = element.FormedAs<TextForm>() is { } words ? Lay(words).Ink : Box.Empty;
-        return ink.IsEmpty ? 0 : element.Box.Height / ink.Height * LaidText.CapHeight;
+        return ink.IsEmpty
+            ? 0
+            : TextModule.Room(element.FormedAs<TextForm>()!, ink, element.Box).Height / ink.Height * LaidText.CapHeight;
     }
 
     /// <summary>An element's outline with its operations.</summary>

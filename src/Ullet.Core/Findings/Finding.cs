@@ -64,6 +64,10 @@ public sealed record MakeAnewMend(string PatternId) : Mend("Make it anew");
 /// <summary>Cuts a piece along the line that is sewn.</summary>
 public sealed record CutAsSewnMend(string ElementId) : Mend("Cut it as it is sewn");
 
+/// <summary>Widens satin by less.</summary>
+public sealed record LessCompensationMend(string ElementId, double Compensation)
+    : Mend($"Take {Compensation:0.00} mm of compensation");
+
 public sealed record PutRightMend() : Mend("Put it right");
 
 public sealed record ClearCrumbsMend(string ElementId) : Mend("Clear the crumbs");

@@ -105,6 +105,7 @@ public static class Checks
         new FontMissingCheck(),
         new HiddenCheck(),
         new SmallTextCheck(),
+        new SatinCheck(),
         new SameElementCheck(),
         new BobbinCheck(),
         new ShadowCheck(),

@@ -1,32 +1,49 @@
+using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
 
-/// <summary>Are stitched letters tall enough to be read, and will they not sink into their cloth?</summary>
+/// <summary>Are embroidered letters tall enough to be read, and will they not sink into their cloth?</summary>
 internal sealed class SmallTextCheck : ICheck
 {
-    /// <summary>Letters whose capitals are lower than this run together, mm.</summary>
-    private const double LeastHeight = 5;
+    /// <summary>Lowest capitals that stay apart, mm: letters of single lines, columns, and lines along edges.</summary>
+    private const double LeastSingle = 4;
+
+    private const double LeastSatin = 6;
+
+    private const double LeastElse = 5;
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
         foreach (var words in input.Project.Elements)
         {
-            if (words.FormedAs<TextForm>() is not { } form || words.MadeAs<LineMaking>() is null)
+            if (words.FormedAs<TextForm>() is not { } form || words.Making is not (LineMaking or SatinMaking))
             {
                 continue;
             }
+            var isSatin = words.Making is SatinMaking;
+            var isSingle = SingleLineFonts.Has(form.FontId);
+            var least =
+                isSingle ? LeastSingle
+                : isSatin ? LeastSatin
+                : LeastElse;
             var lines = form.Text.Split('\n').Length;
             var height = words.Box.Height / lines;
-            if (height < LeastHeight)
+            var place = new Point(words.Box.X, words.Box.Y);
+            if (height < least)
             {
                 yield return new Finding(
                     "text-small",
                     FindingLevel.Warn,
                     words.Id,
-                    new Geometry.Point(words.Box.X, words.Box.Y),
-                    $"The letters of {words.Name} are {LengthText.Mm(height)} high; under {LeastHeight:0} mm stitched letters run together. "
-                        + "Make them larger, or the text shorter."
+                    place,
+                    $"The letters of {words.Name} are {LengthText.Mm(height)} high; under {least:0} mm {What(isSatin, isSingle)} run together. "
+                        + (
+                            isSingle || height < LeastSingle
+                                ? "Make them larger, or the text shorter."
+                                : "Make them larger, or set them in a single-line font, which goes down to 4 mm."
+                        )
                 );
             }
             var ground = input.Project.FindCloth(
@@ -38,10 +55,17 @@ internal sealed class SmallTextCheck : ICheck
                     "text-sinks",
                     FindingLevel.Warn,
                     words.Id,
-                    new Geometry.Point(words.Box.X, words.Box.Y),
-                    $"A line stitched on {cloth.Name} sinks into it. Make {words.Name} of cloth, or lay a water-soluble film on top."
+                    place,
+                    isSatin
+                        ? $"Satin on {cloth.Name} sinks into it at its edges. Lay a water-soluble film on top, and take more compensation."
+                        : $"A line stitched on {cloth.Name} sinks into it. Make {words.Name} of cloth, or lay a water-soluble film on top."
                 );
             }
         }
     }
+
+    private static string What(bool isSatin, bool isSingle) =>
+        isSingle ? "letters of single lines"
+        : isSatin ? "letters in satin"
+        : "stitched letters";
 }

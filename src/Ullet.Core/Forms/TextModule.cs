@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
@@ -24,7 +23,7 @@ internal sealed class TextModule : FormModule<TextForm>
             return new ElementOutline(Geometry.Outline.Empty, []);
         }
         var joined = LetterSetting.Together([.. letters.Select(letter => letter.Outline)]);
-        var map = BoxFit.Map(joined, element.Box);
+        var map = BoxFit.Map(joined, Room(form, joined.Bounds(), element.Box));
         var whole = joined.Transform(map);
         ImmutableArray<PartOutline> parts =
         [
@@ -34,6 +33,24 @@ internal sealed class TextModule : FormModule<TextForm>
         {
             Letters = parts,
         };
+    }
+
+    /// <summary>The part of a box that words take without being stretched, or narrowed more than they may be.</summary>
+    internal static ElementBox Room(TextForm words, Geometry.Box ink, ElementBox box)
+    {
+        if (
+            words.Sizing != LetterSizing.Box
+            || words.NarrowedTo is not { } least
+            || ink.Width < 1e-9
+            || ink.Height < 1e-9
+        )
+        {
+            return box;
+        }
+        var (across, down) = (box.Width / ink.Width, box.Height / ink.Height);
+        return across >= down ? box with { Width = ink.Width * down }
+            : across >= down * least ? box
+            : box with { Height = ink.Height * across / least };
     }
 
     private protected override ContentHash Key(TextForm form, IGlyphSource fonts) =>

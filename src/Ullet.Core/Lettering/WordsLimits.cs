@@ -17,6 +17,8 @@ public static class WordsLimits
 
     public static readonly (double Least, double Most) Arc = (-350, 350);
 
+    public static readonly (double Least, double Most) NarrowedTo = (0.5, 1);
+
     public static readonly (double Least, double Most) LetterScale = (0.2, 5);
 
     /// <summary>Says what is wrong with words, or null.</summary>
@@ -55,6 +57,17 @@ public static class WordsLimits
         ?? Range(words.LineSpacing, LineSpacing, "", "The line spacing", "lineSpacing")
         ?? Range(words.Slant, Slant, "degrees", "The slant", "slant")
         ?? Range(words.Arc, Arc, "degrees", "The arc", "arc")
+        ?? (
+            words.NarrowedTo is { } narrowed
+                ? Range(
+                    narrowed,
+                    NarrowedTo,
+                    "",
+                    "How far letters may be narrowed, as a share of their width,",
+                    "narrowedTo"
+                )
+                : null
+        )
         ?? words.Touches.Select(CheckTouch).FirstOrDefault(found => found is not null);
 
     /// <summary>Says what is wrong with a text whatever its font, or null.</summary>

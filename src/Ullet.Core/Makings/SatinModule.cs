@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
+using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -26,8 +27,14 @@ internal sealed class SatinModule : MakingModule<SatinMaking>
                 : new SatinMaking()
         ) with
         {
-            AlongLines = element.FormedAs<DrawingForm>() is { IsOpen: true },
+            AlongLines = element.FormedAs<DrawingForm>() is { IsOpen: true } || IsOfLines(element),
+            Band = IsOfLines(element) ? SatinBand.OfLetters : new SatinBand(),
+            // Letters of 4 mm would run together if their strokes were widened.
+            Compensation = IsOfLines(element) ? 0 : null,
         };
+
+    private static bool IsOfLines(Element element) =>
+        element.FormedAs<TextForm>() is { } words && SingleLineFonts.Has(words.FontId);
 
     private protected override Refusal? Check(SatinMaking making) => SatinLimits.Check(making);
 

@@ -42,10 +42,7 @@ public sealed class FontShelf : IGlyphSource
         (new("dancing-script-bold", "Dancing Script Bold", [FontKind.Script]), "DancingScript_700Bold.ttf"),
         (new("fredoka-light", "Fredoka Light", [FontKind.Plain]), "Fredoka_300Light.ttf"),
         (new("fredoka-semi-bold", "Fredoka SemiBold", [FontKind.Thick, FontKind.Plain]), "Fredoka_600SemiBold.ttf"),
-        (
-            new("libre-baskerville-bold", "Libre Baskerville Bold", [FontKind.Serif]),
-            "LibreBaskerville_700Bold.ttf"
-        ),
+        (new("libre-baskerville-bold", "Libre Baskerville Bold", [FontKind.Serif]), "LibreBaskerville_700Bold.ttf"),
         (new("lobster", "Lobster", [FontKind.Script]), "Lobster_400Regular.ttf"),
         (new("oswald-medium", "Oswald Medium", [FontKind.Plain]), "Oswald_500Medium.ttf"),
         (new("pacifico", "Pacifico", [FontKind.Script]), "Pacifico_400Regular.ttf"),

@@ -63,6 +63,24 @@ public sealed class StrokeFace : IFontFace
         ["\u00A0"] = " ",
     };
 
+    /// <summary>Letters with a mark, and the bare ones in the same order; the program runs without a table of Unicode's own.</summary>
+    private static readonly (char Mark, string Marked, string Bare)[] Composed =
+    [
+        ('\u0300', "ÀÈÌÒÙàèìòù", "AEIOUaeiou"),
+        ('\u0301', "ÁÉÍÓÚÝáéíóúýĆćĹĺŃńŔŕŚśŹź", "AEIOUYaeiouyCcLlNnRrSsZz"),
+        ('\u0302', "ÂÊÎÔÛâêîôûĈĉĜĝĤĥĴĵŜŝŴŵŶŷ", "AEIOUaeiouCcGgHhJjSsWwYy"),
+        ('\u0303', "ÃÑÕãñõĨĩŨũ", "ANOanoIiUu"),
+        ('\u0304', "ĀāĒēĪīŌōŪū", "AaEeIiOoUu"),
+        ('\u0306', "ĂăĔĕĞğĬĭŎŏŬŭ", "AaEeGgIiOoUu"),
+        ('\u0307', "ĊċĖėĠġİŻż", "CcEeGgIZz"),
+        ('\u0308', "ÄËÏÖÜäëïöüÿŸ", "AEIOUaeiouyY"),
+        ('\u030A', "ÅåŮů", "AaUu"),
+        ('\u030B', "ŐőŰű", "OoUu"),
+        ('\u030C', "ČčĎďĚěĽľŇňŘřŠšŤťŽž", "CcDdEeLlNnRrSsTtZz"),
+        ('\u0327', "ÇçĢģĶķĻļŅņŖŗŞşŢţ", "CcGgKkLlNnRrSsTt"),
+        ('\u0328', "ĄąĘęĮįŲų", "AaEeIiUu"),
+    ];
+
     /// <summary>A stroke through a letter.</summary>
     private const char Through = '\u0338';
 
@@ -120,7 +138,7 @@ public sealed class StrokeFace : IFontFace
     public ImmutableArray<string> Missing(string text) =>
         [
             .. text.Split('\n')
-                .SelectMany(Characters.Of)
+                .SelectMany(line => Characters.Of(line))
                 .Where(character => !IsKnown(character))
                 .Distinct(StringComparer.Ordinal),
         ];
@@ -130,7 +148,19 @@ public sealed class StrokeFace : IFontFace
 
     /// <summary>A character as letters and marks of the table.</summary>
     private static string Apart(string character) =>
-        Spelt.TryGetValue(character, out var spelt) ? spelt : character.Normalize(NormalizationForm.FormD);
+        Spelt.TryGetValue(character, out var spelt) ? spelt : string.Concat(character.Select(Bare));
+
+    private static string Bare(char letter)
+    {
+        foreach (var (mark, marked, bare) in Composed)
+        {
+            if (marked.IndexOf(letter, StringComparison.Ordinal) is var at && at >= 0)
+            {
+                return $"{bare[at]}{mark}";
+            }
+        }
+        return letter.ToString();
+    }
 
     private static int MarkNumber(char mark) => Array.FindIndex(Marks, known => known.Mark == mark);
 
@@ -154,7 +184,10 @@ public sealed class StrokeFace : IFontFace
             }
             var isUnder = c is '\u0327' or '\u0328';
             var number = c == Through ? Marks.Length : MarkNumber(c);
-            var up = c == Through ? height / 2 : isUnder ? 0 : height;
+            var up =
+                c == Through ? height / 2
+                : isUnder ? 0
+                : height;
             shaped.Add(new ShapedGlyph(Accents + number, cluster, 0, middle, -up, false));
         }
     }
@@ -211,7 +244,7 @@ public sealed class StrokeFace : IFontFace
             }
         }
 
-        internal static OpenPath Line(IReadOnlyList<Point> points) =>
+        internal static OpenPath Line(List<Point> points) =>
             new([.. Enumerable.Range(1, points.Count - 1).Select(i => Curve.Line(points[i - 1], points[i]))]);
     }
 }

@@ -128,17 +128,23 @@ internal sealed class DemoProject
         );
         var id = Project.Elements[^1].Id;
         Apply(
-            use == WordsUse.StitchedOutline
+            use == WordsUse.Satin
+                ? new SetSatin
+                {
+                    ElementId = id,
+                    Satin = new SatinMaking { ThreadId = thread },
+                }
+            : use == WordsUse.StitchedOutline
                 ? new SetLettering
                 {
                     ElementId = id,
                     Line = new LineSettings { Kind = LineKind.Bean, ThreadId = thread },
                 }
-                : new SetCover
-                {
-                    ElementId = id,
-                    Cover = new CoverSettings { ThreadId = thread, Width = coverWidth },
-                }
+            : new SetCover
+            {
+                ElementId = id,
+                Cover = new CoverSettings { ThreadId = thread, Width = coverWidth },
+            }
         );
         return this;
     }

@@ -32,7 +32,7 @@ internal static class PlotPennant
             .Words("Plot", "titan-one", 136, 0, -46, "beet", "plum", coverWidth: 3)
             .Nudge(2, 3, 8)
             .Words("14", "chango", 84, 0, 8, "carrot", "rust", WordsUse.OnePiece, 3)
-            .Words("Marrow Lane", "pacifico", 96, 0, 55, "beet", "slate", WordsUse.StitchedOutline)
+            .Words("Marrow Lane", "pacifico", 96, 0, 55, "beet", "slate", WordsUse.Satin)
             .Together()
             .Cut(new ClothCut { ClothId = "carrot", Lies = Lying.PaperUp })
             .Project;

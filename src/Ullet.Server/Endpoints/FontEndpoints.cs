@@ -25,6 +25,9 @@ public sealed record SampleRequest
 
     /// <summary>The cover as set by hand; null for the usual one.</summary>
     public CoverSettings? Cover { get; init; }
+
+    /// <summary>What is made of the words; null for cloth.</summary>
+    public WordsUse? Use { get; init; }
 }
 
 /// <summary>The user's words in one font; lengths in mm.</summary>
@@ -37,6 +40,8 @@ public sealed record SampleRequest
 /// <param name="Needed">What the cover needs.</param>
 /// <param name="Verdict">Whether the strokes are wide enough.</param>
 /// <param name="Missing">Characters that the font does not have.</param>
+/// <param name="Said">What it gives for this making, in a few words; empty for cloth, where the stroke says it.</param>
+/// <param name="IsLine">True for a font of single lines.</param>
 public sealed record FontSample(
     FontEntry Font,
     string Path,
@@ -46,7 +51,9 @@ public sealed record FontSample(
     double Thinnest,
     double Needed,
     StrokeVerdict Verdict,
-    ImmutableArray<string> Missing
+    ImmutableArray<string> Missing,
+    string Said,
+    bool IsLine
 );
 
 /// <summary>What became of a font that was removed.</summary>
@@ -103,18 +110,35 @@ internal static class FontEndpoints
         var laid = missing.IsEmpty ? evaluator.Lay(Probe(entry.Id, request.Text)) : LaidText.Nothing;
         if (laid.Ink.IsEmpty)
         {
-            return new FontSample(entry, "", new SizeDto(0, 0, 0, 0), 0, 0, 0, needed, StrokeVerdict.TooThin, missing);
+            return new FontSample(
+                entry,
+                "",
+                new SizeDto(0, 0, 0, 0),
+                0,
+                0,
+                0,
+                needed,
+                StrokeVerdict.TooThin,
+                missing,
+                "",
+                false
+            );
         }
         var scale = request.Width is { } width
             ? width / laid.Ink.Width
             : (request.CapHeight ?? 40) / LaidText.CapHeight;
         var map = Affine.Scale(scale, scale);
-        var outline = new Outline([.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Parts)]);
+        var outline = new Outline([.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Parts)])
+        {
+            Lines = [.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Lines)],
+        };
+        var isLine = SingleLineFonts.Has(entry.Id);
         // A letter that comes twice is measured once.
         var measured = laid
             .Letters.DistinctBy(letter => letter.Text)
             .SelectMany(letter => letter.Outline.Transform(map).Flatten(0.02));
         var strokes = InnerWidth.Of([.. measured]);
+        var fit = Fit(request.Use ?? WordsUse.OneByOne, isLine, strokes, cover);
         return new FontSample(
             entry,
             PathText.Of(outline),
@@ -123,10 +147,24 @@ internal static class FontEndpoints
             strokes?.Usual ?? 0,
             strokes?.Thin ?? 0,
             needed,
-            StrokeFit.Judge(strokes, cover),
-            missing
+            fit.Verdict,
+            missing,
+            fit.Said,
+            isLine
         );
     }
+
+    private static LetterFit Fit(WordsUse use, bool isLine, InnerWidth? strokes, Core.Stitches.CoverNumbers cover) =>
+        use switch
+        {
+            WordsUse.OneByOne or WordsUse.OnePiece => isLine
+                ? new LetterFit(StrokeVerdict.TooThin, "lines: not for cloth")
+                : new LetterFit(StrokeFit.Judge(strokes, cover), ""),
+            WordsUse.StitchedOutline => isLine
+                ? LetterFit.OfLines
+                : new LetterFit(StrokeVerdict.Fits, "along its edges"),
+            WordsUse.Satin => isLine ? LetterFit.OfLines : LetterFit.InSatin(strokes),
+        };
 
     private static TextForm Probe(string fontId, string text) => new() { Text = text, FontId = fontId };
 

@@ -34,6 +34,8 @@ public static class MendEdits
                 Operation = new Split { Angle = split.Across ? 90 : 0 },
             },
             MakeAnewMend anew => new UsePattern { PatternId = anew.PatternId, MakeAnew = true },
+            LessCompensationMend less when project.Find(less.ElementId)?.MadeAs<SatinMaking>() is { } satin =>
+                new SetSatin { ElementId = less.ElementId, Satin = satin with { Compensation = less.Compensation } },
             CutAsSewnMend cut => new SetDrift
             {
                 ElementId = cut.ElementId,

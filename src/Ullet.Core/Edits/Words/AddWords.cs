@@ -58,6 +58,7 @@ public sealed record AddWords : Edit
             Text = text,
             FontId = FontId,
             IsOnePiece = Use == WordsUse.OnePiece,
+            Sizing = Width is null ? LetterSizing.CapHeight : LetterSizing.Width,
         };
         var words = new Element
         {
@@ -74,6 +75,10 @@ public sealed record AddWords : Edit
         if (Use == WordsUse.Satin)
         {
             words = SetMaking.To(words, MakingModules.Of<SatinMaking>(), project);
+        }
+        if (MakingModules.Of(words).Unfit(words) is { } unfit)
+        {
+            return new Refusal("making-unfit", "use", unfit) { Kind = RefusalKind.NotPossible };
         }
         if (WordsLimits.Check(form, context.Evaluator.Fonts) is { } refusal)
         {

@@ -12,6 +12,9 @@ public sealed record SetLettering : WordsEdit
 
     public LetterSizing? Sizing { get; init; }
 
+    /// <summary>How far letters may be narrowed to fit into their box, share of their width; 0.5 to 1.</summary>
+    public double? NarrowedTo { get; init; }
+
     /// <summary>mm; letters keep their proportions.</summary>
     public double? CapHeight { get; init; }
 
@@ -59,6 +62,7 @@ public sealed record SetLettering : WordsEdit
             {
                 FontId = FontId ?? words.FontId,
                 Sizing = Sizing ?? words.Sizing,
+                NarrowedTo = NarrowedTo ?? (Sizing == LetterSizing.Box ? words.NarrowedTo ?? 1 : words.NarrowedTo),
                 Align = Align ?? words.Align,
                 LineSpacing = LineSpacing ?? words.LineSpacing,
                 Spacing = Spacing ?? words.Spacing,
@@ -69,7 +73,11 @@ public sealed record SetLettering : WordsEdit
                     : Use == WordsUse.OnePiece,
             },
         };
-        var changed = Used(made, project);
+        var changed = OfItsFont(Used(made, project), words.FontId);
+        if (MakingModules.Of(changed).Unfit(changed) is { } unfit)
+        {
+            return new Refusal("making-unfit", "fontId", unfit) { Kind = RefusalKind.NotPossible };
+        }
         if (CapHeight is not { } height)
         {
             return changed;
@@ -89,6 +97,21 @@ public sealed record SetLettering : WordsEdit
             {
                 Box = element.Box with { Width = element.Box.Width * by, Height = element.Box.Height * by },
             };
+    }
+
+    /// <summary>Satin along the lines of a single-line font, over the area of any other.</summary>
+    private static Element OfItsFont(Element element, string fontWas)
+    {
+        var isOfLines = SingleLineFonts.Has(element.FormedAs<TextForm>()!.FontId);
+        return isOfLines == SingleLineFonts.Has(fontWas) || element.SettingsOf<SatinMaking>() is not { } satin
+            ? element
+            : element.WithSettings(
+                satin with
+                {
+                    AlongLines = isOfLines,
+                    Band = isOfLines ? SatinBand.OfLetters : satin.Band,
+                }
+            );
     }
 
     /// <summary>The words made into what is asked for, sewn as asked for; settings of the other making are kept.</summary>

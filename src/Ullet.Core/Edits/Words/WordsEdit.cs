@@ -53,6 +53,13 @@ public abstract record WordsEdit : Edit
         }
         var (across, down) = (before.Box.Width / old.Width, before.Box.Height / old.Height);
         var anchor = new Point(-old.Centre.X * across, -old.Centre.Y * down);
+        if (WordsOf(after).Sizing == LetterSizing.Width)
+        {
+            // The width stays, and with it where the words begin and end; the height follows.
+            var by = old.Width / now.Width;
+            (across, down) = (across * by, down * by);
+            anchor = anchor with { X = -now.Centre.X * across };
+        }
         var middle = new Point(now.Centre.X * across, now.Centre.Y * down);
         var at = BoxFit.OnWall(before.Box, anchor + middle);
         var box = before.Box with { X = at.X, Y = at.Y, Width = now.Width * across, Height = now.Height * down };

@@ -21,6 +21,10 @@ public sealed record TextForm : Form
 
     public LetterSizing Sizing { get; init; } = LetterSizing.CapHeight;
 
+    /// <summary>How far letters may be narrowed to fit into their box, share of their width, 0.5 to 1: they keep their proportions
+    /// otherwise. Null for words that are stretched to their box, as earlier documents have them.</summary>
+    public double? NarrowedTo { get; init; }
+
     public TextAlign Align { get; init; } = TextAlign.Centre;
 
     /// <summary>Distance from baseline to baseline over the font's own, 0.5 to 3.</summary>
@@ -77,6 +81,9 @@ public enum LetterSizing
 
     /// <summary>The box stays, letters are fitted into it.</summary>
     Box,
+
+    /// <summary>The width of the words stays, their height follows.</summary>
+    Width,
 }
 
 public enum TextAlign

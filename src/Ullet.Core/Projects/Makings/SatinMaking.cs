@@ -67,6 +67,9 @@ public sealed record SatinBand
     /// <summary>mm; 1 to 7.</summary>
     public double Width { get; init; } = 2.5;
 
+    /// <summary>For letters of single lines: as narrow as strokes can be.</summary>
+    public static readonly SatinBand OfLetters = new() { Width = 1 };
+
     public BandSwell Swell { get; init; } = BandSwell.Even;
 
     public BandCap Cap { get; init; } = BandCap.Round;

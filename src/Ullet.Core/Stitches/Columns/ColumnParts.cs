@@ -28,6 +28,7 @@ internal static class ColumnParts
     internal static List<ColumnPart> Of(SatinColumn column, ColumnLimits limits)
     {
         var places = column.Places;
+        limits = column.Source.IsRest ? limits with { Narrowest = 0 } : limits;
         var parts = new List<ColumnPart>();
         for (var i = 0; i < places.Length; i++)
         {

@@ -138,6 +138,6 @@ internal static class ColumnRests
                 )
             );
         }
-        return places.Count < 2 ? null : new SatinColumn(new MeshColumn(), [.. places], false);
+        return places.Count < 2 ? null : new SatinColumn(new MeshColumn { IsRest = true }, [.. places], false);
     }
 }

@@ -56,6 +56,7 @@ internal static class ColumnSharing
                         [
                             [.. rest],
                         ],
+                        IsRest = true,
                     }
                 );
                 continue;

@@ -6,19 +6,26 @@ namespace Ullet.Core.Stitches;
 /// <param name="IsTooWide">True for rows of short stitches, false for a run along what is too narrow.</param>
 /// <param name="At">Its middle, mm.</param>
 /// <param name="Length">Its length along the column, mm.</param>
-/// <param name="Width">How wide it is at most, or at least, mm.</param>
+/// <param name="Width">How wide it is: at most where it is too wide, in most places where it is too narrow, mm.</param>
 public sealed record FallenPart(bool IsTooWide, Point At, double Length, double Width)
 {
+    /// <summary>Shorter stretches are not worth a word, mm.</summary>
+    private const double Short = 1.5;
+
     internal static IEnumerable<FallenPart> Of(SatinColumn column, ColumnLimits limits)
     {
         foreach (var part in ColumnParts.Of(column, limits).Where(part => part.Kind != ColumnKind.Strokes))
         {
-            var (way, width) = (0.0, column.Places[part.From].Length);
+            var way = 0.0;
             for (var i = part.From + 1; i <= part.To; i++)
             {
                 way += column.Middle(i).DistanceTo(column.Middle(i - 1));
-                var here = column.Places[i].Length;
-                width = part.Kind == ColumnKind.Rows ? Math.Max(width, here) : Math.Min(width, here);
+            }
+            var widths = column.Places[part.From..(part.To + 1)].Select(place => place.Length).Order().ToList();
+            var width = part.Kind == ColumnKind.Rows ? widths[^1] : widths[widths.Count / 2];
+            if (way < Short)
+            {
+                continue;
             }
             yield return new FallenPart(
                 part.Kind == ColumnKind.Rows,

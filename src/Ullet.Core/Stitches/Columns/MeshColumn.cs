@@ -17,6 +17,9 @@ internal sealed class MeshColumn
 
     internal bool IsClosed { get; init; }
 
+    /// <summary>True for what other columns' strokes left: it is covered however narrow it is.</summary>
+    internal bool IsRest { get; init; }
+
     /// <summary>The nodes that it goes through, each with the number of the rung after it.</summary>
     internal List<(MeshNode Node, int Rung)> Passed { get; init; } = [];
 

@@ -82,7 +82,9 @@ internal sealed class ThreadRelief
         }
         var field = Spare.TryTake(out var spare) ? spare : new ThreadField();
         var relief = new ThreadRelief(threads, numbers, field);
-        foreach (var box in DoubtfulPlaces.Of(relief._chain, relief._straight, i => BareTip.IsAt(relief._chain, i), much))
+        foreach (
+            var box in DoubtfulPlaces.Of(relief._chain, relief._straight, i => BareTip.IsAt(relief._chain, i), much)
+        )
         {
             Budget.Spend();
             cancellation.ThrowIfCancellationRequested();

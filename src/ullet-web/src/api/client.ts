@@ -140,6 +140,7 @@ export type ShelfItem = Schemas["ShelfItem"];
 export type RoomUsed = Schemas["RoomUsed"];
 export type ZoneRole = Schemas["ZoneRole"];
 export type LineSettings = Schemas["LineSettings"];
+export type WordsUse = NonNullable<Schemas["WordsUse"]>;
 export type SatinMaking = Schemas["SatinMaking"];
 export type SatinBand = Schemas["SatinBand"];
 export type SatinEdge = Schemas["SatinEdge"];

@@ -28,6 +28,7 @@ public sealed record DrawingFormDto(bool IsOpen, PieceHole? Hole, int HoleCount)
 /// <param name="FontId">Their font.</param>
 /// <param name="FontName">Its name; null when it is not there.</param>
 /// <param name="Sizing">Which number stays when words change.</param>
+/// <param name="NarrowedTo">How far letters may be narrowed to fit into their box, share of their width; null where they are stretched.</param>
 /// <param name="CapHeight">mm; 0 without the font.</param>
 /// <param name="Align">Which edge lines share.</param>
 /// <param name="LineSpacing">Over the font's own.</param>
@@ -41,6 +42,7 @@ public sealed record TextFormDto(
     string FontId,
     string? FontName,
     LetterSizing Sizing,
+    double? NarrowedTo,
     double CapHeight,
     TextAlign Align,
     double LineSpacing,

@@ -34,6 +34,7 @@ internal static class FormDtos
             form.FontId,
             evaluator.Fonts.Find(form.FontId)?.Name,
             form.Sizing,
+            form.NarrowedTo,
             height,
             form.Align,
             form.LineSpacing,

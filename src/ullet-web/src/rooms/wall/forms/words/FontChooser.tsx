@@ -9,6 +9,7 @@ import {
   type CoverSettings,
   type FontKind,
   type FontSample,
+  type WordsUse,
   type Unit,
 } from "../../../../api/client";
 import { FileChooser } from "../../../../parts/fields/FileChooser";
@@ -25,6 +26,7 @@ interface Props {
   width?: number;
   /** The cover that the strokes must hold; null when no cloth is used. */
   cover: CoverSettings | null;
+  use: WordsUse;
   unit: Unit;
   chosen: string;
   onChosen: (fontId: string) => void;
@@ -36,18 +38,21 @@ const KINDS: Segment<NonNullable<FontKind> | "all">[] = [
   { value: "script", label: "Script" },
   { value: "serif", label: "Serif" },
   { value: "plain", label: "Plain" },
+  { value: "singleLine", label: "Single line" },
   { value: "mine", label: "Mine" },
 ];
 
 /** The user's own words in every font, with how wide their strokes are at this size. */
-export function FontChooser({ text, capHeight, width, cover, unit, chosen, onChosen }: Props) {
+export function FontChooser({ text, capHeight, width, cover, use, unit, chosen, onChosen }: Props) {
   const queries = useQueryClient();
   const [kind, setKind] = useState<NonNullable<FontKind> | "all">("all");
   const words = text.trim() ? text : "Words";
   const samples = useQuery({
-    queryKey: ["fonts", words, capHeight, width, cover],
+    queryKey: ["fonts", words, capHeight, width, cover, use],
     queryFn: ({ signal }) =>
-      answered(api.POST("/api/fonts/samples", { body: { text: words, capHeight, width, cover }, signal })),
+      answered(
+        api.POST("/api/fonts/samples", { body: { text: words, capHeight, width, cover, use }, signal }),
+      ),
     placeholderData: (before) => before,
   });
   const shown = (samples.data ?? []).filter((sample) => kind === "all" || sample.font.kinds.includes(kind));
@@ -112,7 +117,7 @@ export function FontChooser({ text, capHeight, width, cover, unit, chosen, onCho
             key={sample.font.id}
             sample={sample}
             unit={unit}
-            judged={cover !== null}
+            judged={cover !== null || use === "satin" || sample.said !== ""}
             chosen={sample.font.id === chosen}
             onChosen={() => onChosen(sample.font.id)}
             onRemove={sample.font.kinds.includes("mine") ? () => void remove(sample) : undefined}
@@ -164,7 +169,11 @@ function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
               className="h-full w-full"
               viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
             >
-              <path d={sample.path} fill="#1d2a3a" fillRule="evenodd" />
+              {sample.isLine ? (
+                <path d={sample.path} fill="none" stroke="#1d2a3a" strokeWidth={0.5} strokeLinecap="round" />
+              ) : (
+                <path d={sample.path} fill="#1d2a3a" fillRule="evenodd" />
+              )}
             </svg>
           ) : (
             <span className="text-[14px] text-muted">has no {missing.join(" ")}</span>
@@ -173,7 +182,7 @@ function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
         <span className="mt-1 flex items-baseline gap-2 text-[13px]">
           <span className="truncate font-medium">{font.name}</span>
           <Verdict sample={sample} judged={judged && fits} unit={unit} />
-          {judged && fits ? <span className="sr-only">{needWords(sample, unit)}</span> : null}
+          {judged && fits && !sample.said ? <span className="sr-only">{needWords(sample, unit)}</span> : null}
         </span>
       </button>
       {onRemove ? (
@@ -194,11 +203,13 @@ function Verdict({ sample, judged, unit }: { sample: FontSample; judged: boolean
       className="ml-auto flex items-center gap-1 whitespace-nowrap text-muted data-[bad]:font-medium data-[bad]:text-madder"
     >
       {bad ? <TriangleAlert size={13} aria-hidden /> : null}
-      {sample.verdict === "tooThin"
-        ? "too thin"
-        : sample.verdict === "thinInPlaces"
-          ? "thin in places"
-          : `strokes ${withUnit(sample.stroke, unit)}`}
+      {sample.said
+        ? sample.said
+        : sample.verdict === "tooThin"
+          ? "too thin"
+          : sample.verdict === "thinInPlaces"
+            ? "thin in places"
+            : `strokes ${withUnit(sample.stroke, unit)}`}
     </span>
   );
 }

@@ -37,6 +37,7 @@ export function FontPanel({ projectId, scene, element, onClose }: WordsProps & {
         text={element.form.text}
         capHeight={capHeight || 40}
         cover={cloth?.stages.cover ?? null}
+        use={cloth ? "oneByOne" : isMade(element, "satin") ? "satin" : "stitchedOutline"}
         unit={scene.unit}
         chosen={font}
         onChosen={setFont}

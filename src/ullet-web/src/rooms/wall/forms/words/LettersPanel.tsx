@@ -41,7 +41,11 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
       title="Letters"
       size="large"
       action="Set the words"
-      hint="Sizes are of the bare letters; the cover reaches a little further."
+      hint={
+        use === "satin"
+          ? "Sizes are of the letters as drawn; thread is sewn a little wider, and draws in."
+          : "Sizes are of the bare letters; the cover reaches a little further."
+      }
       onSent={add}
       onClose={onClose}
     >
@@ -77,6 +81,7 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
         text={text}
         capHeight={sizeBy === "capHeight" ? size : undefined}
         width={sizeBy === "width" ? size : undefined}
+        use={use}
         cover={use === "stitchedOutline" || use === "satin" ? null : {}}
         unit={scene.unit}
         chosen={font}

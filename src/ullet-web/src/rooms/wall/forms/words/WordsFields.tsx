@@ -5,6 +5,7 @@ import { isMade } from "../../../../api/elements";
 import { Button } from "../../../../parts/Button";
 import { Choice } from "../../../../parts/fields/Choice";
 import { LengthField } from "../../../../parts/fields/LengthField";
+import { NumberField } from "../../../../parts/fields/NumberField";
 import { FontPanel } from "./FontPanel";
 import { WordsArea } from "../../../../parts/fields/WordsArea";
 import { Segments } from "../../../../parts/fields/Segments";
@@ -61,7 +62,8 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
           label="When words change"
           value={words.sizing}
           options={[
-            { value: "capHeight", label: "letters keep their size" },
+            { value: "capHeight", label: "letters keep their height" },
+            { value: "width", label: "the words keep their width" },
             { value: "box", label: "the box keeps its size" },
           ]}
           onChosen={(sizing) => set({ sizing })}
@@ -79,6 +81,15 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
           onChosen={(align) => set({ align })}
         />
       </div>
+      {words.sizing === "box" ? (
+        <NumberField
+          label="May be narrowed to"
+          value={Math.round((words.narrowedTo ?? 1) * 100)}
+          unit="%"
+          digits={0}
+          onTyped={(share) => set({ narrowedTo: share / 100 })}
+        />
+      ) : null}
       {choosing ? (
         <FontPanel projectId={projectId} scene={scene} element={element} onClose={() => setChoosing(false)} />
       ) : null}

@@ -1,0 +1,47 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Stitches;
+using Ullet.Core.Tests.Quality;
+
+namespace Ullet.Files.Tests.Fonts;
+
+/// <summary>Letters of real fonts in satin, looked at with a plain raster; the whole table is in the bench.</summary>
+public sealed class SatinLettersTests
+{
+    private static readonly ColumnNumbers Usual = new(0.40, 0.2);
+
+    public static TheoryData<string, double, string> Samples =>
+        new()
+        {
+            { "bree-serif", 20, "RkM&xg8a" },
+            { "libre-baskerville-bold", 20, "RkM&xg8a" },
+            { "lobster", 12, "RkMxgea" },
+            { "dancing-script-bold", 20, "RkMge" },
+            { "fredoka-semi-bold", 12, "RkMg8" },
+            { "oswald-medium", 40, "RkM8" },
+        };
+
+    [Theory]
+    [MemberData(nameof(Samples))]
+    public void Letters_AreCoveredAndKeepTheBounds(string font, double capHeight, string letters)
+    {
+        var face = DemoWork.Fonts.Find(font)!;
+        var scale = capHeight / face.CapHeight;
+        var breaches = new List<string>();
+        foreach (var letter in letters)
+        {
+            var outline = FilledOutline.Of(
+                face.Shape(letter.ToString(), ligatures: false)
+                    .SelectMany(glyph => face.Contours(glyph.Glyph))
+                    .Select(contour => contour.Transform(Affine.Scale(scale, scale))),
+                FillRule.NonZero
+            );
+            ImmutableArray<Region> regions = outline.Flatten();
+            var sewn = SatinColumns.Make(regions, Usual, ColumnWork.Plain, TestContext.Current.CancellationToken);
+            var raster = new ColumnRaster(RegionOffset.By(regions, Usual.Compensation), sewn);
+            breaches.AddRange(raster.Breaches(0.98).Select(breach => $"{letter}: {breach}"));
+        }
+        // One in twenty letters may miss a bound by a little here; the bench counts all of them.
+        Assert.True(breaches.Count <= 1, string.Join("; ", breaches));
+    }
+}
