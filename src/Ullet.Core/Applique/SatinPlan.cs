@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -19,4 +20,11 @@ public sealed record SatinPlan(
 ) : StitchPlan
 {
     public override bool HidesUnderTop => true;
+
+    /// <summary>What it should cover of an outline: the area or the band, with its compensation.</summary>
+    internal ImmutableArray<Region> Area(Outline outline)
+    {
+        var drawn = Band is { } band ? LineBand.Of(outline, band) : outline.Flatten();
+        return Numbers.Compensation > 0 ? RegionOffset.By(drawn, Numbers.Compensation) : drawn;
+    }
 }

@@ -80,7 +80,9 @@ public static class StitchMaps
     public static StitchMap Coverage(IReadOnlyList<(Stage Stage, StepStitches Stitches)> covers)
     {
         ImmutableArray<string> names = ["bare cloth", "one layer of thread", "covered", "over three layers"];
-        var across = covers.Where(cover => cover.Stage.Cover is { Numbers.LiesAcross: true }).ToList();
+        var across = covers
+            .Where(cover => cover.Stage.Cover is { Numbers.LiesAcross: true } || cover.Stage.Plan is SatinPlan)
+            .ToList();
         var box = across.Aggregate(
             Box.Empty,
             (sum, cover) => cover.Stitches.Runs.Aggregate(sum, (inner, run) => inner.Union(Box.Of(run.Points)))
@@ -129,8 +131,23 @@ public static class StitchMaps
             _ => 4,
         };
 
+    /// <summary>What satin should cover.</summary>
+    private static void MarkArea(SatinPlan plan, Stage stage, ThreadRaster raster, bool[] isBand)
+    {
+        var area = new AreaIndex(plan.Area(stage.Outline));
+        for (var at = 0; at < isBand.Length; at++)
+        {
+            isBand[at] |= area.Holds(raster.At(at % raster.Columns, at / raster.Columns));
+        }
+    }
+
     private static void MarkBand(Stage stage, ThreadRaster raster, bool[] isBand)
     {
+        if (stage.Plan is SatinPlan satin)
+        {
+            MarkArea(satin, stage, raster, isBand);
+            return;
+        }
         var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();
         var marked = BandCells.Mark(
             CoverJudge.Edges(rings, stage.Cover!.Visible),

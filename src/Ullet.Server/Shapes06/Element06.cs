@@ -50,14 +50,18 @@ internal sealed record Element06(
     {
         var document = source.Project.Find(element.Id)!;
         var made = element.Making is ConstructionMakingDto construction ? construction.Before : element.Making;
-        var (line, zone, text) = (made as LineMakingDto, made as ZoneMakingDto, element.Form as TextFormDto);
+        var (zone, text) = (made as ZoneMakingDto, element.Form as TextFormDto);
+        // Satin came later: it is thread without cloth, as a line is.
+        var line = made is SatinMakingDto satin
+            ? new LineMakingDto(new LineSettings { ThreadId = satin.Set.ThreadId }, null)
+            : made as LineMakingDto;
         // Words had cloth settings even where only their edges were sewn.
         var cloth =
             made as ClothMakingDto
             ?? (
                 text is null || document.SettingsOf<ClothMaking>() is null ? null : ClothMakingDtos.Of(document, source)
             );
-        var isLine = made is LineMakingDto or BastingMakingDto;
+        var isLine = made is LineMakingDto or BastingMakingDto or SatinMakingDto;
         var holes = document.Form.HolesOf();
         var paths = cloth?.Paths ?? NoPaths;
         return new Element06(

@@ -1,6 +1,7 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Findings;
+using Ullet.Core.Maps;
 using Ullet.Core.Projects;
 using Ullet.Core.RunSheets;
 using Ullet.Core.Tests.Samples;
@@ -118,6 +119,16 @@ public sealed class SatinTests
         var mend = Assert.IsType<LessCompensationMend>(found.Mend);
         var mended = SampleProject.Apply(wide, MendEdits.Of(mend, wide));
         Assert.DoesNotContain(SampleProject.Evaluate(mended).Findings, finding => finding.Code == "satin-closes");
+    }
+
+    [Fact]
+    public void CoverageMap_ShowsSatinAsCovered()
+    {
+        var evaluated = SampleProject.Evaluate(Words("HAT", 8));
+        var step = evaluated.RunSheet.Steps.OfType<StitchStep>().Single();
+        var map = StitchMaps.Coverage([(step.Stage, evaluated.Stitches[step.Key])]);
+        var counts = map.Levels.CountBy(level => level).ToDictionary(pair => pair.Key, pair => pair.Value);
+        Assert.True(counts[3] > 10 * counts.GetValueOrDefault((byte)1), string.Join(", ", counts));
     }
 
     [Fact]

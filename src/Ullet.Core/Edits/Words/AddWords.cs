@@ -21,6 +21,9 @@ public sealed record AddWords : Edit
     /// <summary>Width of the letters, cover excluded, mm; with it the height follows.</summary>
     public double? Width { get; init; }
 
+    /// <summary>Which number stays when the words change.</summary>
+    public LetterSizing Sizing { get; init; } = LetterSizing.CapHeight;
+
     /// <summary>Room across that the letters with their cover may take, mm; they are made as large as fits.</summary>
     public double? FitWidth { get; init; }
 
@@ -58,7 +61,7 @@ public sealed record AddWords : Edit
             Text = text,
             FontId = FontId,
             IsOnePiece = Use == WordsUse.OnePiece,
-            Sizing = Width is null ? LetterSizing.CapHeight : LetterSizing.Width,
+            Sizing = Sizing,
         };
         var words = new Element
         {

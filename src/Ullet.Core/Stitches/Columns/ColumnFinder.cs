@@ -27,19 +27,28 @@ internal static class ColumnFinder
         var graph = MeshGraph.Of(mesh);
         var found = graph.Branches.Count == 0 ? [Blob(graph)] : MeshColumns.Of(mesh, graph);
         found.RemoveAll(column => !column.Triangles.Any());
+        var known = new Dictionary<MeshColumn, SatinColumn>();
         for (var round = 0; round < MostRounds; round++)
         {
             cancellation.ThrowIfCancellationRequested();
-            if (!ColumnSharing.HandOn(mesh, found, column => Laid(mesh, edges, directions, column).Places))
+            var changed = ColumnSharing.HandOn(mesh, found, column => Known(column).Places);
+            if (changed.Count == 0)
             {
                 break;
             }
+            changed.ForEach(column => known.Remove(column));
         }
-        var laid = found
-            .Select(column => Laid(mesh, edges, directions, column))
-            .Where(column => column.Places.Length > 1)
-            .ToList();
+        var laid = found.ConvertAll(Known).FindAll(column => column.Places.Length > 1);
         return [.. laid, .. ColumnRests.Of(mesh, edges, laid)];
+
+        SatinColumn Known(MeshColumn column)
+        {
+            if (!known.TryGetValue(column, out var sewn))
+            {
+                known[column] = sewn = Laid(mesh, edges, directions, column);
+            }
+            return sewn;
+        }
     }
 
     private static SatinColumn Laid(

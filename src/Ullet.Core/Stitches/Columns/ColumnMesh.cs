@@ -87,10 +87,7 @@ internal sealed class ColumnMesh
         );
         LibraryWork.Triangles(polygon);
         var triangles = new ConstrainedDelaunayTriangulator(polygon).GetTriangles();
-        var numbers = new Dictionary<Tri, int>(
-            triangles.Count,
-            ReferenceEqualityComparer.Instance as IEqualityComparer<Tri>
-        );
+        var numbers = new Dictionary<Tri, int>(triangles.Count, ReferenceEqualityComparer.Instance);
         for (var i = 0; i < triangles.Count; i++)
         {
             numbers[triangles[i]] = i;

@@ -13,8 +13,12 @@ internal static class ColumnSharing
     /// <param name="mesh">The region.</param>
     /// <param name="columns">Its columns; what they take changes.</param>
     /// <param name="sewn">The places of a column as it is now.</param>
-    /// <returns>True when something was handed on.</returns>
-    internal static bool HandOn(ColumnMesh mesh, List<MeshColumn> columns, Func<MeshColumn, StrokePlace[]> sewn)
+    /// <returns>The columns whose triangles changed; none when nothing was handed on.</returns>
+    internal static List<MeshColumn> HandOn(
+        ColumnMesh mesh,
+        List<MeshColumn> columns,
+        Func<MeshColumn, StrokePlace[]> sewn
+    )
     {
         var owner = new int[mesh.Count];
         Array.Fill(owner, -1);
@@ -33,7 +37,7 @@ internal static class ColumnSharing
             reached.Add(sewn(columns[c]));
             missed.UnionWith(columns[c].Triangles.Where(triangle => !IsReached(mesh, triangle, reached)));
         }
-        var changed = false;
+        var changed = new List<MeshColumn>();
         while (missed.Count > 0)
         {
             Budget.Spend();
@@ -43,8 +47,8 @@ internal static class ColumnSharing
             {
                 continue;
             }
-            changed = true;
             var from = columns[owner[rest[0]]];
+            changed.Add(from);
             var to = Neighbour(mesh, columns, owner, rest);
             from.Groups.ForEach(group => group.RemoveAll(rest.Contains));
             if (to is null)
@@ -61,6 +65,7 @@ internal static class ColumnSharing
                 );
                 continue;
             }
+            changed.Add(to.Column);
             (to.AtEnd ? to.Column.Groups[^1] : to.Column.Groups[0]).AddRange(rest);
         }
         columns.RemoveAll(column => !column.Triangles.Any());
