@@ -18,6 +18,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             NewProject(visitor, "Name tag");
             SetRowan(visitor);
             visitor.WaitForValue("Width", "120.0");
+            visitor.Choose("When words change", "letters keep their height");
             visitor.Click("button", "Letters", last: true);
             visitor.Click("button", "Letter w");
             visitor.Type("Downwards", "4");
@@ -50,7 +51,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             Assert.Equal(2400, Math.Max(Pixels(picture, 16), Pixels(picture, 20)));
             visitor.Press(Keys.Escape);
 
-            for (var edits = 6; edits > 0; edits--)
+            for (var edits = 7; edits > 0; edits--)
             {
                 visitor.Press(Keys.Control, "z");
             }

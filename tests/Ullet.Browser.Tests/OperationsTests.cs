@@ -28,6 +28,7 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
             AssertAccessible(visitor, "card with an operation");
 
             SelectInStack(visitor, "Rowan");
+            visitor.Choose("When words change", "letters keep their height");
             visitor.TypeWords("Words", "Ro");
             visitor.WaitForValue("Name", "Ro");
             SelectInStack(visitor, "R");
@@ -72,7 +73,7 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
             Assert.True((bool)Element(visitor, "R")["isDrawn"]!);
             Assert.Equal(before.Length, CutOf(visitor, "R").Length, before.Length * 0.02);
 
-            for (var edits = 14; edits > 0; edits--)
+            for (var edits = 15; edits > 0; edits--)
             {
                 visitor.Press(Keys.Escape);
                 visitor.Press(Keys.Control, "z");

@@ -53,7 +53,7 @@ public abstract record WordsEdit : Edit
         }
         var (across, down) = (before.Box.Width / old.Width, before.Box.Height / old.Height);
         var anchor = new Point(-old.Centre.X * across, -old.Centre.Y * down);
-        if (WordsOf(after).Sizing == LetterSizing.Width)
+        if (KeepsWidth(WordsOf(before), WordsOf(after)))
         {
             // The width stays, and with it where the words begin and end; the height follows.
             var by = old.Width / now.Width;
@@ -65,6 +65,10 @@ public abstract record WordsEdit : Edit
         var box = before.Box with { X = at.X, Y = at.Y, Width = now.Width * across, Height = now.Height * down };
         return after with { Box = box };
     }
+
+    /// <summary>True where other words, or another font, take the old ones' width; a nudged letter keeps its size.</summary>
+    private static bool KeepsWidth(TextForm before, TextForm after) =>
+        after.Sizing == LetterSizing.Width && (before.Text != after.Text || before.FontId != after.FontId);
 
     private static TextForm WordsOf(Element element) => element.FormedAs<TextForm>()!;
 }
