@@ -21,8 +21,13 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
     private readonly List<ImmutableArray<Point>?> _runs = [];
 
     /// <summary>Lays the thread of a stretch from one place to another, either way.</summary>
+    /// <param name="column">The column.</param>
+    /// <param name="part">The stretch.</param>
+    /// <param name="isReversed">True to sew it from its last place to its first.</param>
+    /// <param name="closes">True for a ring, whose strokes run on over their start.</param>
+    /// <param name="back">Where the needle goes from there, mm: the last stroke ends on that side; null for where it does not matter.</param>
     /// <returns>The number by which its run is asked for.</returns>
-    internal int Add(SatinColumn column, ColumnPart part, bool isReversed, bool closes)
+    internal int Add(SatinColumn column, ColumnPart part, bool isReversed, bool closes, Point? back)
     {
         var places = column.Places.AsSpan()[part.From..(part.To + 1)];
         switch (part.Kind)
@@ -37,14 +42,18 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
                 var strokes = new List<Stroke>();
                 StrokeSpread.Add(places, numbers.Spacing, isSmooth: false, strokes);
                 var thread = new TopThread(0, null, strokes.Count + 8) { IsClosing = closes };
-                _short.Sew(CollectionsMarshal.AsSpan(strokes), thread);
+                var end = isReversed ? 0 : strokes.Count - 1;
+                var endsOutside =
+                    back is { } spot && IsNearer(strokes[end].Place.Outer, strokes[end].Place.Inner, spot);
+                var beginsOutside = back is null || end % 2 == 0 == endsOutside;
+                _short.Sew(CollectionsMarshal.AsSpan(strokes), thread, beginsOutside);
                 if (closes)
                 {
                     var again = Math.Min(strokes.Count, (int)(2 * Closing / numbers.Spacing));
                     new ShortStrokes(numbers.Spacing, StitchDefaults.CrowdedShare, ShortStrokes.OverlapRoom).Sew(
                         CollectionsMarshal.AsSpan(strokes)[..again],
                         thread,
-                        strokes.Count % 2 == 0
+                        strokes.Count % 2 == 0 == beginsOutside
                     );
                 }
                 if (isReversed)
@@ -71,6 +80,8 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
         var splits = new StrokeSplits();
         return _runs.ConvertAll(run => Merged(splits.Of(run ?? relieved.Dequeue().Points)));
     }
+
+    private static bool IsNearer(Point one, Point other, Point to) => one.DistanceTo(to) <= other.DistanceTo(to);
 
     /// <summary>Without stitches that no machine sews well; the last point stays.</summary>
     private static ImmutableArray<Point> Merged(ImmutableArray<Point> points)

@@ -46,7 +46,10 @@ internal sealed class ColumnTree
 
     internal static ColumnTree Of(IReadOnlyList<SatinColumn> columns, Point entry)
     {
-        var (root, place) = Nearest(columns, entry);
+        // One that ends under no other, where there is one: then what ends under it is sewn before it.
+        var upper = columns.Where(column => column.Source is { Start: null, End: null, IsRest: false }).ToList();
+        var (among, place) = Nearest(upper.Count > 0 ? upper : columns, entry);
+        var root = upper.Count > 0 ? columns.ToList().IndexOf(upper[among]) : among;
         var tree = new ColumnTree(columns, root, place);
         tree.Grow();
         return tree;

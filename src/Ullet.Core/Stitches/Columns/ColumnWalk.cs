@@ -17,6 +17,7 @@ internal sealed class ColumnWalk
     private readonly List<List<ColumnPart>> _parts;
     private readonly List<Bit> _bits = [];
     private readonly List<Point> _under = [];
+    private readonly HashSet<int> _visited = [];
 
     private ColumnWalk(
         IReadOnlyList<SatinColumn> columns,
@@ -46,13 +47,19 @@ internal sealed class ColumnWalk
         var tree = ColumnTree.Of(columns, entry);
         var walk = new ColumnWalk(columns, tree, numbers, threads);
         var path = exit is { } spot ? tree.PathTo(ColumnTree.Nearest(columns, spot).Column) : [];
-        walk.Sew(tree.Root, tree.Entry, path, 0, exit);
+        walk.Sew(tree.Root, tree.Entry, path, 0, exit, null);
         walk.Flush();
         return walk._bits;
     }
 
     /// <summary>Sews a column and all that is reached from it.</summary>
-    private void Sew(int number, int entry, List<int> path, int onPath, Point? exit)
+    /// <param name="number">The column.</param>
+    /// <param name="entry">The place where the needle enters.</param>
+    /// <param name="path">The columns on the way to the exit.</param>
+    /// <param name="onPath">How many of them are sewn.</param>
+    /// <param name="exit">Where the way ends, mm.</param>
+    /// <param name="back">Where the needle goes from there, mm: strokes end on that side; null for where it does not matter.</param>
+    private void Sew(int number, int entry, List<int> path, int onPath, Point? exit, Point? back)
     {
         Budget.Spend();
         var column = _columns[number];
@@ -78,12 +85,12 @@ internal sealed class ColumnWalk
         {
             if (end != entry && Math.Sign(end - entry) != forward)
             {
-                Arm(number, entry, end, path, onPath);
+                Arm(number, entry, end, path, onPath, back);
             }
         }
         if (!isOnPath || forward == 0)
         {
-            Links(number, entry, entry, path, onPath);
+            Links(number, entry, path, onPath);
         }
         else
         {
@@ -91,16 +98,16 @@ internal sealed class ColumnWalk
         }
         if (isOnPath && onPath + 1 < path.Count)
         {
-            Sew(next.Column, next.Entry, path, onPath + 1, exit);
+            Sew(next.Column, next.Entry, path, onPath + 1, exit, exit!.Value);
         }
     }
 
     /// <summary>Out to an end and back in strokes.</summary>
-    private void Arm(int number, int from, int to, List<int> path, int onPath)
+    private void Arm(int number, int from, int to, List<int> path, int onPath, Point? back)
     {
         var passes = ColumnUnderlay.Passes(Width(number, from, to), _numbers.Underlay, comesBack: false);
         Out(number, from, to, passes, path, onPath);
-        Top(number, to, from);
+        Top(number, to, from, back);
     }
 
     /// <summary>Out to a place and back underneath, what lies beyond it as an arm of its own, then in strokes.</summary>
@@ -112,7 +119,7 @@ internal sealed class ColumnWalk
         {
             var first = ColumnUnderlay.Line(Span(number, from, to), ColumnUnderlay.Track.Middle, to < from);
             Under(first, number, from, to, path, onPath, withLinks: true);
-            Arm(number, to, end, path, onPath);
+            Arm(number, to, end, path, onPath, _columns[number].Middle(to));
             Under(
                 ColumnUnderlay.Line(Span(number, from, to), ColumnUnderlay.Track.Middle, to > from),
                 number,
@@ -134,7 +141,7 @@ internal sealed class ColumnWalk
                 onPath
             );
         }
-        Top(number, from, to);
+        Top(number, from, to, _columns[number].Middle(to));
     }
 
     private void Out(
@@ -171,7 +178,7 @@ internal sealed class ColumnWalk
         {
             _under.AddRange(line[at..(on + 1)]);
             at = on;
-            Sew(link.Column, link.Entry, [], 0, null);
+            Visit(number, link);
         }
         _under.AddRange(line[at..]);
         var width = Width(turned, 0, places.Length - 1);
@@ -183,18 +190,31 @@ internal sealed class ColumnWalk
         {
             _under.AddRange(ColumnUnderlay.Line(places, track, isReversed: false));
         }
+        // Strokes end where they begin: where the way goes on, and the needle comes there underneath.
+        var next = links.FirstOrDefault(pair => IsNext(pair.Link, path, onPath));
+        var leave =
+            !isOnPath ? 0
+            : onPath + 1 < path.Count ? next.At
+            : turned.Nearest(exit!.Value) % (places.Length - 1);
+        var isNearBack = leave > places.Length / 2;
+        var round = ColumnUnderlay.Line(places, ColumnUnderlay.Track.Middle, isNearBack);
+        _under.AddRange(round[..((isNearBack ? places.Length - 1 - leave : leave) + 1)]);
         Flush();
-        var parts = ColumnParts.Of(turned, SatinColumns.Limits);
+        var sewn = Turned(turned, leave);
+        var parts = ColumnParts.Of(sewn, SatinColumns.Limits);
         foreach (var part in parts)
         {
             _bits.Add(
-                new Bit(RunKind.Top, [], _threads.Add(turned, part, isReversed: false, closes: parts.Count == 1))
+                new Bit(
+                    RunKind.Top,
+                    [],
+                    _threads.Add(sewn, part, isReversed: false, closes: parts.Count == 1, sewn.Middle(0))
+                )
             );
         }
         if (isOnPath && onPath + 1 < path.Count)
         {
-            var next = links.First(pair => IsNext(pair.Link, path, onPath)).Link;
-            Sew(next.Column, next.Entry, path, onPath + 1, exit);
+            Sew(next.Link.Column, next.Link.Entry, path, onPath + 1, exit, exit!.Value);
         }
     }
 
@@ -223,33 +243,37 @@ internal sealed class ColumnWalk
             .Where(link => !IsNext(link, path, onPath))
             .OrderBy(link => Math.Abs(link.At - from));
         var at = 0;
-        Links(number, from, from, path, onPath);
+        Links(number, from, path, onPath);
         foreach (var link in links)
         {
             var on = (int)
                 Math.Round((line.Count - 1) * Math.Abs(link.At - from) / (double)Math.Max(1, Math.Abs(to - from)));
             _under.AddRange(line[at..(on + 1)]);
             at = on;
-            Sew(link.Column, link.Entry, [], 0, null);
+            Visit(number, link);
         }
         _under.AddRange(line[at..]);
     }
 
-    private readonly HashSet<(int, int)> _visited = [];
-
-    /// <summary>What is reached from one very place, once.</summary>
-    private void Links(int number, int from, int to, List<int> path, int onPath)
+    /// <summary>What is reached from one very place.</summary>
+    private void Links(int number, int at, List<int> path, int onPath)
     {
-        foreach (var link in _tree.LinksOf(number).Where(link => link.At >= from && link.At <= to))
+        foreach (var link in _tree.LinksOf(number).Where(link => link.At == at && !IsNext(link, path, onPath)))
         {
-            if (!IsNext(link, path, onPath) && _visited.Add((number, link.Column)))
-            {
-                Sew(link.Column, link.Entry, [], 0, null);
-            }
+            Visit(number, link);
         }
     }
 
-    private void Top(int number, int from, int to)
+    /// <summary>Sews what is reached by a link, once: two stretches of a column may share the place.</summary>
+    private void Visit(int number, ColumnLink link)
+    {
+        if (_visited.Add(link.Column))
+        {
+            Sew(link.Column, link.Entry, [], 0, null, _columns[number].Middle(link.At));
+        }
+    }
+
+    private void Top(int number, int from, int to, Point? back)
     {
         Flush();
         var column = _columns[number];
@@ -259,7 +283,7 @@ internal sealed class ColumnWalk
             .Where(part => part.To > part.From);
         foreach (var part in to < from ? parts.Reverse() : parts)
         {
-            _bits.Add(new Bit(RunKind.Top, [], _threads.Add(column, part, to < from, closes: false)));
+            _bits.Add(new Bit(RunKind.Top, [], _threads.Add(column, part, to < from, closes: false, back)));
         }
     }
 

@@ -10,7 +10,7 @@ namespace Ullet.Core.Stitches;
 /// sewn in strokes across it, with a run underneath that brings the needle everywhere without a trim (<see cref="ColumnWalk"/>).
 /// Laws, tested in SatinColumnsTests: (1) no needle point lies more than 0.1 mm outside the compensated outline; (2) no stitch of the
 /// top is longer than <see cref="StitchDefaults.LongestStitch"/>, none shorter than <see cref="StitchDefaults.ShortestStitch"/>;
-/// (3) the runs of one connected shape follow one another without a gap; (4) the same shape gives the same points.
+/// (3) the runs of one connected shape follow one another without a gap, over ways that later strokes hide; (4) the same shape gives the same points.
 /// </remarks>
 public static class SatinColumns
 {
@@ -72,28 +72,70 @@ public static class SatinColumns
     )
     {
         var sewn = ImmutableArray.CreateBuilder<StitchRun>();
+        var threads = new Dictionary<int, RunThread>();
         for (var shape = 0; shape < walks.Count; shape++)
         {
+            var (isJoined, bits) = walks[shape];
             var isFirst = true;
-            foreach (var bit in walks[shape].Bits)
+            for (var i = 0; i < bits.Count; i++)
             {
                 Budget.Spend();
-                var points = bit.Thread < 0 ? bit.Points : tops[bit.Thread];
+                var points = bits[i].Thread < 0 ? bits[i].Points : tops[bits[i].Thread];
                 if (points.Length < 2)
                 {
                     continue;
                 }
-                var goesOn = sewn.Count > 0 && (!isFirst || walks[shape].IsJoined);
-                if (goesOn && sewn[^1].Points[^1].DistanceTo(points[0]) > StitchDefaults.ShortestStitch)
+                if (
+                    sewn.Count > 0
+                    && sewn[^1].Points[^1] is var at
+                    && at.DistanceTo(points[0]) > StitchDefaults.ShortestStitch
+                )
                 {
-                    ImmutableArray<Point> way = [sewn[^1].Points[^1], points[0]];
-                    sewn.Add(Run(RunKind.Underlay, shape, RunStitch.Along(way, StitchDefaults.FineRunLength)));
+                    // A column's own strokes lie over the way to their first. What is not hidden otherwise the compiler trims.
+                    var goesOn = isFirst
+                        ? isJoined
+                        : (bits[i].Kind == RunKind.Top && sewn[^1].Kind == RunKind.Underlay)
+                            || IsHidden(at, points[0], bits.Skip(i), tops, threads);
+                    if (goesOn)
+                    {
+                        sewn.Add(
+                            Run(RunKind.Underlay, shape, RunStitch.Along([at, points[0]], StitchDefaults.FineRunLength))
+                        );
+                    }
                 }
-                sewn.Add(Run(bit.Kind, shape, points));
+                sewn.Add(Run(bits[i].Kind, shape, points));
                 isFirst = false;
             }
         }
         return sewn.ToImmutable();
+    }
+
+    /// <summary>True when what is sewn later of a shape lies over all of a way.</summary>
+    private static bool IsHidden(
+        Point from,
+        Point to,
+        IEnumerable<ColumnWalk.Bit> later,
+        List<ImmutableArray<Point>> tops,
+        Dictionary<int, RunThread> threads
+    )
+    {
+        var over = later
+            .Where(bit => bit.Thread >= 0 && tops[bit.Thread].Length > 1)
+            .Select(bit => bit.Thread)
+            .ToList();
+        return ThreadInSight.IsHidden(
+            from,
+            to,
+            place =>
+                over.Exists(thread =>
+                {
+                    if (!threads.TryGetValue(thread, out var lies))
+                    {
+                        threads[thread] = lies = new RunThread(tops[thread]);
+                    }
+                    return lies.LiesAt(place, ThreadInSight.Hides);
+                })
+        );
     }
 
     /// <summary>All runs are one group: shapes keep their order.</summary>

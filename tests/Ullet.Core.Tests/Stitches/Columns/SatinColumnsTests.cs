@@ -78,6 +78,47 @@ public sealed class SatinColumnsTests
     }
 
     [Fact]
+    public void RingsInARow_AreSewnOnwards_WithEveryWayUnderWhatComesLater()
+    {
+        // Like four letters o that are joined.
+        var rings = RegionOffset.By(
+            [.. Enumerable.Range(0, 4).Select(i => Moved(StrokeShapes.All["ring"](), 14.0 * i))],
+            0.01
+        );
+        Assert.Single(rings);
+        var runs = Sewn(rings).Runs;
+        Assert.True(runs[^1].Points[^1].X > runs[0].Points[0].X + 20, $"ends at {runs[^1].Points[^1]}");
+        var (all, hidden) = (0, 0);
+        for (var r = 0; r < runs.Length; r++)
+        {
+            Assert.True(
+                r == 0 || runs[r].Points[0].DistanceTo(runs[r - 1].Points[^1]) <= StitchDefaults.ShortestStitch + 1e-9
+            );
+            if (runs[r].Kind == RunKind.Top)
+            {
+                continue;
+            }
+            var later = runs.Skip(r)
+                .Where(run => run.Kind == RunKind.Top)
+                .Select(run => new RunThread(run.Points))
+                .ToList();
+            for (var i = 1; i < runs[r].Points.Length; i++)
+            {
+                var middle = Point.Lerp(runs[r].Points[i - 1], runs[r].Points[i], 0.5);
+                all++;
+                hidden += later.Exists(top => top.LiesAt(middle, ThreadInSight.Hides)) ? 1 : 0;
+            }
+        }
+        Assert.True(hidden >= 0.95 * all, $"{hidden} of {all}");
+    }
+
+    private static Region Moved(Region region, double x) =>
+        new(Moved(region.Shell, x), [.. region.Holes.Select(hole => Moved(hole, x))]);
+
+    private static Ring Moved(Ring ring, double x) =>
+        Ring.Of([.. ring.Points.Select(point => point with { X = point.X + x })]);
+
+    [Fact]
     public void Strokes_OfABar_LieAcrossIt()
     {
         var top = Sewn([StrokeShapes.All["bar"]()]).Runs.Single(run => run.Kind == RunKind.Top).Points;
