@@ -107,7 +107,7 @@ internal sealed record ColumnSpine(Point[] Points, Point[] Tangents, bool IsClos
             : (Point?)null;
         var centre = mesh.Centre(column.Triangles);
         var direction = mouth is { } from
-            ? (centre - from).Unit()
+            ? (column.Start is not null ? centre - from : from - centre).Unit()
             : MainAxis.Of(column.Triangles.Select(t => (mesh.Centre(t), mesh.Area(t))), centre);
         if (direction == Point.Zero)
         {

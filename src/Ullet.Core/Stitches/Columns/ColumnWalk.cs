@@ -287,17 +287,16 @@ internal sealed class ColumnWalk
         }
     }
 
+    /// <summary>What was laid underneath becomes a run; a single place, where nothing was, is a way to it.</summary>
     private void Flush()
     {
-        if (_under.Count > 1)
+        var line = _under
+            .Where((at, i) => i == 0 || at.DistanceTo(_under[i - 1]) > Tolerance.Quantum)
+            .ToImmutableArray();
+        if (line.Length > 0)
         {
-            var line = _under
-                .Where((at, i) => i == 0 || at.DistanceTo(_under[i - 1]) > Tolerance.Quantum)
-                .ToImmutableArray();
-            if (line.Length > 1)
-            {
-                _bits.Add(new Bit(RunKind.Underlay, RunStitch.Along(line, StitchDefaults.FineRunLength), -1));
-            }
+            var run = line.Length > 1 ? RunStitch.Along(line, StitchDefaults.FineRunLength) : line;
+            _bits.Add(new Bit(RunKind.Underlay, run, -1));
         }
         _under.Clear();
     }

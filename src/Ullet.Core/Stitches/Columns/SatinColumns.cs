@@ -81,7 +81,7 @@ public static class SatinColumns
             {
                 Budget.Spend();
                 var points = bits[i].Thread < 0 ? bits[i].Points : tops[bits[i].Thread];
-                if (points.Length < 2)
+                if (points.Length < 2 && bits[i].Kind == RunKind.Top)
                 {
                     continue;
                 }
@@ -103,8 +103,11 @@ public static class SatinColumns
                         );
                     }
                 }
-                sewn.Add(Run(bits[i].Kind, shape, points));
-                isFirst = false;
+                if (points.Length > 1)
+                {
+                    sewn.Add(Run(bits[i].Kind, shape, points));
+                    isFirst = false;
+                }
             }
         }
         return sewn.ToImmutable();

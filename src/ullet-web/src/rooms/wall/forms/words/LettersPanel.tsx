@@ -33,7 +33,8 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
   const [use, setUse] = useState<Use>("oneByOne");
 
   const add = async () => {
-    if (await edits.add({ edit: "addWords", text, fontId: font, use, sizing: sizeBy, [sizeBy]: size })) onClose();
+    if (await edits.add({ edit: "addWords", text, fontId: font, use, sizing: sizeBy, [sizeBy]: size }))
+      onClose();
   };
 
   return (
