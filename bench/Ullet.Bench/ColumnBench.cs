@@ -22,7 +22,7 @@ internal static class ColumnBench
     internal static bool Run(double capHeight)
     {
         Console.WriteLine(
-            $"{"letters in satin", -30} {"count", 5} {"covered", 8} {"least", 6} {"outside", 7} {"disc", 4} {">3", 6} {">4", 6} {"narrow", 6}  breaches"
+            $"{"letters in satin", -30} {"count", 5} {"covered", 8} {"least", 6} {"outside", 7} {"disc", 4} {">3", 6} {">4", 6} {"narrow", 6} {"lean", 6} {"turned", 6} {"hidden", 6} {"trims", 5}  breaches"
         );
         var holds = true;
         foreach (
@@ -34,12 +34,17 @@ internal static class ColumnBench
         {
             var measured = font.AsParallel()
                 .AsOrdered()
-                .Select(letter => (letter.Name, Raster: Measure([.. letter.Regions])))
+                .Select(letter => Measure(letter.Name, [.. letter.Regions]))
                 .ToList();
+            var turned = measured.Sum(letter => letter.Directions.Count(ColumnDirections.FlawKind.Turn));
+            var trims = measured.Sum(letter => letter.Directions.Count(ColumnDirections.FlawKind.Trim));
             var least = capHeight >= Large ? 0.98 : 0.95;
             var breaches = measured
                 .SelectMany(letter =>
-                    letter.Raster.Breaches(least).Select(breach => $"{Letter(letter.Name)}: {breach}")
+                    letter
+                        .Raster.Breaches(least)
+                        .Concat(letter.Directions.Breaches())
+                        .Select(breach => $"{Letter(letter.Name)}: {breach}")
                 )
                 .ToList();
             Console.WriteLine(
@@ -48,7 +53,10 @@ internal static class ColumnBench
                     $"{$"{font.Key}, {capHeight:0} mm", -30} {measured.Count, 5} {measured.Average(each => each.Raster.Coverage), 8:P2} "
                         + $"{measured.Min(each => each.Raster.Coverage), 6:P1} {measured.Max(each => each.Raster.FarthestOut), 7:0.00} "
                         + $"{measured.Max(each => each.Raster.MostInDisc), 4} {measured.Max(each => each.Raster.OverThree), 6:P1} "
-                        + $"{measured.Max(each => each.Raster.OverFour), 6:P2} {measured.Average(each => each.Raster.NarrowShare), 6:P1}  {string.Join("; ", breaches.Take(6))}"
+                        + $"{measured.Max(each => each.Raster.OverFour), 6:P2} {measured.Average(each => each.Raster.NarrowShare), 6:P1} "
+                        + $"{measured.Sum(each => each.Directions.Leaning) / Math.Max(1, measured.Sum(each => each.Directions.Length)), 6:P1} "
+                        + $"{turned / (double)Math.Max(1, measured.Sum(each => each.Directions.Pairs)), 6:P1} "
+                        + $"{measured.Average(each => each.Directions.Hidden), 6:P1} {trims, 5}  {string.Join("; ", breaches.Take(6))}"
                 )
             );
             holds &= breaches.Count == 0;
@@ -58,9 +66,13 @@ internal static class ColumnBench
 
     private static string Letter(string name) => name.Split(' ')[1];
 
-    private static ColumnRaster Measure(ImmutableArray<Region> regions) =>
-        new(
-            RegionOffset.By(regions, Usual.Compensation),
-            SatinColumns.Make(regions, Usual, ColumnWork.Plain, CancellationToken.None)
-        );
+    private static (string Name, ColumnRaster Raster, ColumnDirections Directions) Measure(
+        string name,
+        ImmutableArray<Region> regions
+    )
+    {
+        var wide = RegionOffset.By(regions, Usual.Compensation);
+        var sewn = SatinColumns.Make(regions, Usual, ColumnWork.Plain, CancellationToken.None);
+        return (name, new ColumnRaster(wide, sewn), new ColumnDirections(wide, sewn));
+    }
 }

@@ -28,6 +28,7 @@ public sealed class SatinLettersTests
         var face = DemoWork.Fonts.Find(font)!;
         var scale = capHeight / face.CapHeight;
         var breaches = new List<string>();
+        var (length, leaning, pairs, turned) = (0.0, 0.0, 0, 0);
         foreach (var letter in letters)
         {
             var outline = FilledOutline.Of(
@@ -38,9 +39,21 @@ public sealed class SatinLettersTests
             );
             ImmutableArray<Region> regions = outline.Flatten();
             var sewn = SatinColumns.Make(regions, Usual, ColumnWork.Plain, TestContext.Current.CancellationToken);
-            var raster = new ColumnRaster(RegionOffset.By(regions, Usual.Compensation), sewn);
-            breaches.AddRange(raster.Breaches(0.98).Select(breach => $"{letter}: {breach}"));
+            var wide = RegionOffset.By(regions, Usual.Compensation);
+            var directions = new ColumnDirections(wide, sewn);
+            breaches.AddRange(
+                new ColumnRaster(wide, sewn)
+                    .Breaches(0.98)
+                    .Concat(directions.Breaches())
+                    .Select(breach => $"{letter}: {breach}")
+            );
+            length += directions.Length;
+            leaning += directions.Leaning;
+            pairs += directions.Pairs;
+            turned += directions.Count(ColumnDirections.FlawKind.Turn);
         }
+        Assert.True(leaning <= 0.05 * length, $"{leaning / length:P1} of the strokes lean");
+        Assert.True(turned <= 0.05 * pairs, $"{turned} of {pairs} strokes turn from the last");
         // One in twenty letters may miss a bound by a little here; the bench counts all of them.
         Assert.True(breaches.Count <= 1, string.Join("; ", breaches));
     }

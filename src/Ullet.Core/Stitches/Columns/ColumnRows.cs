@@ -25,8 +25,8 @@ internal static class ColumnRows
     /// <summary>How much farther in a row begins than it could, mm.</summary>
     private const double Inwards = 0.18;
 
-    /// <summary>Rows begin at so many offsets in turn, so that holes of neighbours do not lie side by side.</summary>
-    private const int Offsets = 4;
+    /// <summary>Where the first stitches of rows end in turn, so that holes of neighbours do not lie side by side, mm.</summary>
+    private static readonly double[] Firsts = [0.5, 2.5, 1.5, 3.5];
 
     internal static ImmutableArray<Point> Of(ReadOnlySpan<StrokePlace> places, double spacing, bool isReversed)
     {
@@ -45,7 +45,7 @@ internal static class ColumnRows
             // A row begins a little farther in than the one before it ends: the step between them is long enough to be sewn.
             points.Add(i == 0 ? from : from + ((to - from).Unit() * Math.Min(Inwards, from.DistanceTo(to) / 4)));
             var length = from.DistanceTo(to);
-            var first = StitchLength * ((i % Offsets * 2 % Offsets) + 0.5 + (i % Offsets / 2 * 0.5)) / Offsets;
+            var first = Firsts[i % Firsts.Length];
             for (var at = i % 2 == 0 ? first : Rest(length, first); at < length; at += StitchLength)
             {
                 if (at >= StitchDefaults.ShortestStitch && length - at >= StitchDefaults.ShortestStitch)

@@ -14,11 +14,16 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
     /// <summary>Where one column ends under another little more thread lies than on a straight stretch.</summary>
     private const double Much = 1.1;
 
-    private readonly ShortStrokes _short = new(numbers.Spacing, StitchDefaults.CrowdedShare);
+    /// <summary>Shorter strokes keep their length in gentle bends, mm.</summary>
+    private const double Narrow = 2;
+
+    private readonly ShortStrokes _short = new(numbers.Spacing, StitchDefaults.CrowdedShare, narrow: Narrow);
     private readonly List<TopThread> _tops = [];
 
     /// <summary>The runs of every stretch, in the order in which they were asked for; a run that needs no relief is there already.</summary>
     private readonly List<ImmutableArray<Point>?> _runs = [];
+
+    private readonly List<Point?> _ends = [];
 
     /// <summary>Lays the thread of a stretch from one place to another, either way.</summary>
     /// <param name="column">The column.</param>
@@ -26,8 +31,16 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
     /// <param name="isReversed">True to sew it from its last place to its first.</param>
     /// <param name="closes">True for a ring, whose strokes run on over their start.</param>
     /// <param name="back">Where the needle goes from there, mm: the last stroke ends on that side; null for where it does not matter.</param>
+    /// <param name="start">Where the needle stands, mm: the first stroke begins on that side; null for where that does not matter.</param>
     /// <returns>The number by which its run is asked for.</returns>
-    internal int Add(SatinColumn column, ColumnPart part, bool isReversed, bool closes, Point? back)
+    internal int Add(
+        SatinColumn column,
+        ColumnPart part,
+        bool isReversed,
+        bool closes,
+        Point? back,
+        Point? start = null
+    )
     {
         var places = column.Places.AsSpan()[part.From..(part.To + 1)];
         switch (part.Kind)
@@ -42,10 +55,10 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
                 var strokes = new List<Stroke>();
                 StrokeSpread.Add(places, numbers.Spacing, isSmooth: false, strokes);
                 var thread = new TopThread(0, null, strokes.Count + 8) { IsClosing = closes };
-                var end = isReversed ? 0 : strokes.Count - 1;
-                var endsOutside =
-                    back is { } spot && IsNearer(strokes[end].Place.Outer, strokes[end].Place.Inner, spot);
-                var beginsOutside = back is null || end % 2 == 0 == endsOutside;
+                var end = isReversed == start is null ? 0 : strokes.Count - 1;
+                var isOutside =
+                    (start ?? back) is { } spot && IsNearer(strokes[end].Place.Outer, strokes[end].Place.Inner, spot);
+                var beginsOutside = (start ?? back) is null || end % 2 == 0 == isOutside;
                 _short.Sew(CollectionsMarshal.AsSpan(strokes), thread, beginsOutside);
                 if (closes)
                 {
@@ -69,8 +82,12 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
                 _runs.Add(null);
                 break;
         }
+        _ends.Add(_runs[^1] is { } made ? (made.IsEmpty ? null : made[^1]) : _tops[^1].Points[^1]);
         return _runs.Count - 1;
     }
+
+    /// <summary>Where the needle stands after a run, mm; null where nothing is sewn.</summary>
+    internal Point? EndOf(int number) => _ends[number];
 
     /// <summary>All runs by their numbers, relieved.</summary>
     internal List<ImmutableArray<Point>> Runs(CancellationToken cancellation)

@@ -13,6 +13,9 @@ internal readonly record struct ColumnLink(int Column, int At, int Entry);
 /// <remarks>From a column first those are reached that end under it; only what is left is entered from its own end.</remarks>
 internal sealed class ColumnTree
 {
+    /// <summary>What the way to a column's middle counts against the way to its strokes.</summary>
+    private const double Aside = 0.1;
+
     private readonly IReadOnlyList<SatinColumn> _columns;
     private readonly List<ColumnLink>[] _links;
     private readonly int[] _parents;
@@ -142,8 +145,9 @@ internal sealed class ColumnTree
                 foreach (var parent in order)
                 {
                     Budget.Spend();
-                    var at = _columns[parent].Nearest(column.Middle(end));
-                    var away = _columns[parent].Middle(at).DistanceTo(column.Middle(end));
+                    var (at, beside) = _columns[parent].NearestStroke(column.Middle(end));
+                    // Of those it lies beside, the one whose middle is nearest.
+                    var away = beside + (Aside * _columns[parent].Middle(at).DistanceTo(column.Middle(end)));
                     if (away < nearest)
                     {
                         (best, nearest) = ((parent, new ColumnLink(c, at, end)), away);

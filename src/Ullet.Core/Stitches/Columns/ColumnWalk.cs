@@ -10,6 +10,9 @@ namespace Ullet.Core.Stitches;
 /// asked for, the columns on the way there are sewn forward instead: out and back underneath, then in strokes.</remarks>
 internal sealed class ColumnWalk
 {
+    /// <summary>Columns whose middles are so near meet, mm.</summary>
+    private const double Near = 0.8;
+
     private readonly IReadOnlyList<SatinColumn> _columns;
     private readonly ColumnTree _tree;
     private readonly ColumnNumbers _numbers;
@@ -269,6 +272,11 @@ internal sealed class ColumnWalk
     {
         if (_visited.Add(link.Column))
         {
+            if (_columns[number].Middle(link.At).DistanceTo(_columns[link.Column].Middle(link.Entry)) > Near)
+            {
+                // A straight line might lead over a gap; the way there is looked for when all strokes are known.
+                Flush();
+            }
             Sew(link.Column, link.Entry, [], 0, null, _columns[number].Middle(link.At));
         }
     }
@@ -281,9 +289,12 @@ internal sealed class ColumnWalk
         var parts = _parts[number]
             .Select(part => part with { From = Math.Max(part.From, low), To = Math.Min(part.To, high) })
             .Where(part => part.To > part.From);
+        Point? stands = null;
         foreach (var part in to < from ? parts.Reverse() : parts)
         {
-            _bits.Add(new Bit(RunKind.Top, [], _threads.Add(column, part, to < from, closes: false, back)));
+            var thread = _threads.Add(column, part, to < from, closes: false, back, stands);
+            _bits.Add(new Bit(RunKind.Top, [], thread));
+            stands = _threads.EndOf(thread);
         }
     }
 

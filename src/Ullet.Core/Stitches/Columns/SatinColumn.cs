@@ -32,4 +32,19 @@ internal sealed record SatinColumn(MeshColumn Source, StrokePlace[] Places, bool
         }
         return best;
     }
+
+    /// <summary>The place whose stroke passes nearest to a spot, and how far away, mm.</summary>
+    internal (int Place, double Away) NearestStroke(Point spot)
+    {
+        var (best, nearest) = (0, double.MaxValue);
+        for (var i = 0; i < Places.Length; i++)
+        {
+            var away = SegmentIndex.Foot(spot, Places[i].Outer, Places[i].Inner).DistanceTo(spot);
+            if (away < nearest)
+            {
+                (best, nearest) = (i, away);
+            }
+        }
+        return (best, nearest);
+    }
 }

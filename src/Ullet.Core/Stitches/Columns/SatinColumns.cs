@@ -20,6 +20,9 @@ public static class SatinColumns
     /// <summary>A shape this much wider than high is sewn onwards from its left to its right: letters that are joined.</summary>
     private const double Long = 1.6;
 
+    /// <summary>The needle goes back over its own strokes by at most about so much, mm.</summary>
+    private const double MostBack = 8;
+
     /// <summary>Sews regions in columns.</summary>
     /// <param name="regions">The outline, mm.</param>
     /// <param name="numbers">Spacing, compensation, underlay.</param>
@@ -65,17 +68,19 @@ public static class SatinColumns
         return new StepStitches(Joined(walks, threads.Runs(cancellation)), []) { Fallen = fallen.ToImmutable() };
     }
 
-    /// <summary>The runs one after the other; short ways between those of one shape lie under what comes later.</summary>
+    /// <summary>The runs one after the other; ways between those of one shape lie under what comes later.</summary>
     private static ImmutableArray<StitchRun> Joined(
         List<(bool IsJoined, List<ColumnWalk.Bit> Bits)> walks,
         List<ImmutableArray<Point>> tops
     )
     {
         var sewn = ImmutableArray.CreateBuilder<StitchRun>();
-        var threads = new Dictionary<int, RunThread>();
         for (var shape = 0; shape < walks.Count; shape++)
         {
             var (isJoined, bits) = walks[shape];
+            var ways = new HiddenWays(
+                bits.ConvertAll(bit => bit.Thread < 0 ? (ImmutableArray<Point>?)null : tops[bit.Thread])
+            );
             var isFirst = true;
             for (var i = 0; i < bits.Count; i++)
             {
@@ -91,16 +96,18 @@ public static class SatinColumns
                     && at.DistanceTo(points[0]) > StitchDefaults.ShortestStitch
                 )
                 {
-                    // A column's own strokes lie over the way to their first. What is not hidden otherwise the compiler trims.
-                    var goesOn = isFirst
-                        ? isJoined
-                        : (bits[i].Kind == RunKind.Top && sewn[^1].Kind == RunKind.Underlay)
-                            || IsHidden(at, points[0], bits.Skip(i), tops, threads);
-                    if (goesOn)
+                    // What is not hidden the compiler trims.
+                    var way =
+                        !isFirst ? ways.Find(at, points[0], i)
+                        : isJoined ? [at, points[0]]
+                        : [];
+                    if (way.IsEmpty && !isFirst && sewn[^1].Kind == RunKind.Top)
                     {
-                        sewn.Add(
-                            Run(RunKind.Underlay, shape, RunStitch.Along([at, points[0]], StitchDefaults.FineRunLength))
-                        );
+                        way = BackAlong(sewn, points[0], ways, i);
+                    }
+                    if (way.Length > 1)
+                    {
+                        sewn.Add(Run(RunKind.Underlay, shape, RunStitch.Along(way, StitchDefaults.FineRunLength)));
                     }
                 }
                 if (points.Length > 1)
@@ -113,32 +120,38 @@ public static class SatinColumns
         return sewn.ToImmutable();
     }
 
-    /// <summary>True when what is sewn later of a shape lies over all of a way.</summary>
-    private static bool IsHidden(
-        Point from,
+    /// <summary>A way that begins on the last strokes: the needle goes back along them, which adds stitches to their run.</summary>
+    private static ImmutableArray<Point> BackAlong(
+        ImmutableArray<StitchRun>.Builder sewn,
         Point to,
-        IEnumerable<ColumnWalk.Bit> later,
-        List<ImmutableArray<Point>> tops,
-        Dictionary<int, RunThread> threads
+        HiddenWays ways,
+        int order
     )
     {
-        var over = later
-            .Where(bit => bit.Thread >= 0 && tops[bit.Thread].Length > 1)
-            .Select(bit => bit.Thread)
-            .ToList();
-        return ThreadInSight.IsHidden(
-            from,
-            to,
-            place =>
-                over.Exists(thread =>
+        var run = sewn[^1];
+        var back = new List<Point>();
+        var gone = 0.0;
+        for (var i = run.Points.Length - 1; i > 0 && gone < MostBack; i--)
+        {
+            Budget.Spend();
+            var (at, before) = (run.Points[i], run.Points[i - 1]);
+            var length = at.DistanceTo(before);
+            foreach (var share in (ReadOnlySpan<double>)[0.5, 1])
+            {
+                var spot = Point.Lerp(at, before, share);
+                if (
+                    length * share >= StitchDefaults.ShortestStitch
+                    && ways.Find(spot, to, order) is { IsEmpty: false } way
+                )
                 {
-                    if (!threads.TryGetValue(thread, out var lies))
-                    {
-                        threads[thread] = lies = new RunThread(tops[thread]);
-                    }
-                    return lies.LiesAt(place, ThreadInSight.Hides);
-                })
-        );
+                    sewn[^1] = run with { Points = [.. run.Points, .. back, spot] };
+                    return way;
+                }
+            }
+            back.Add(before);
+            gone += length;
+        }
+        return [];
     }
 
     /// <summary>All runs are one group: shapes keep their order.</summary>

@@ -32,14 +32,16 @@ internal sealed class ShortStrokes
 
     private readonly double _apart;
     private readonly double _room;
+    private readonly double _narrow;
     private readonly Dictionary<long, int> _heads = [];
     private readonly List<(Point At, int Next)> _holes = [];
 
     /// <param name="spacing">Distance between neighbouring holes on one side, mm.</param>
     /// <param name="gap">Least distance of holes over the spacing.</param>
     /// <param name="room">How much thicker than on a straight edge thread may lie.</param>
-    internal ShortStrokes(double spacing, double gap, double room = UsualRoom) =>
-        (_apart, _room) = (spacing * gap, room);
+    /// <param name="narrow">Strokes shorter than this are thinned only where they are crowded: a shorter one would lie askew, mm.</param>
+    internal ShortStrokes(double spacing, double gap, double room = UsualRoom, double narrow = 0) =>
+        (_apart, _room, _narrow) = (spacing * gap, room, narrow);
 
     /// <summary>Needle points of strokes, to and fro.</summary>
     /// <param name="strokes">In sewing order.</param>
@@ -122,7 +124,11 @@ internal sealed class ShortStrokes
 
     private static Point FullEnd(in Stroke stroke, bool isOuter) => isOuter ? stroke.Place.Outer : stroke.Place.Inner;
 
-    private static bool IsThinned(in Stroke stroke) => stroke.OuterShare < Thinned || stroke.InnerShare < Thinned;
+    private bool IsThinned(in Stroke stroke)
+    {
+        var share = stroke.Place.Length < _narrow ? Crowded : Thinned;
+        return stroke.OuterShare < share || stroke.InnerShare < share;
+    }
 
     private static bool IsCrowded(in Stroke stroke) => stroke.OuterShare < Crowded || stroke.InnerShare < Crowded;
 
