@@ -19,9 +19,15 @@ if (args is ["start"])
 }
 if (args is ["engine"])
 {
-    var timed = EngineBench.Run().ToList();
+    var timed = EngineBench.Run().Concat(LetterBench.Run()).ToList();
     timed.ForEach(Console.WriteLine);
     return timed.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
+}
+if (args is ["letters"])
+{
+    var sewn = LetterBench.Run().ToList();
+    sewn.ForEach(Console.WriteLine);
+    return sewn.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
 }
 if (args is ["carve"])
 {

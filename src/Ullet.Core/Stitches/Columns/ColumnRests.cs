@@ -6,11 +6,6 @@ namespace Ullet.Core.Stitches;
 /// <summary>Patches what no column's strokes reach: a short column along the rest's longer axis.</summary>
 internal static class ColumnRests
 {
-    /// <summary>Side of a grid cell where the shape is small, mm.</summary>
-    private const double LeastCell = 0.1;
-
-    private const int MostCells = 300;
-
     /// <summary>Smaller or thinner rests are left bare, mm² and mm: neighbouring thread closes over them.</summary>
     private const double LeastArea = 0.12;
 
@@ -21,61 +16,22 @@ internal static class ColumnRests
 
     internal static IEnumerable<SatinColumn> Of(ColumnMesh mesh, RegionEdges region, IEnumerable<SatinColumn> columns)
     {
-        var box = Box.Of(mesh.Points);
-        var cell = Math.Max(LeastCell, Math.Max(box.Width, box.Height) / MostCells);
-        var reached = new ReachedCells(box);
+        var reached = new ReachedCells(Box.Of(mesh.Points));
         reached.Begin();
         foreach (var column in columns)
         {
             reached.Add(column.Places);
         }
-        var bare = new HashSet<(int X, int Y)>();
-        for (var t = 0; t < mesh.Count; t++)
-        {
-            Bare(mesh.At(t), box, cell, reached, bare);
-        }
+        var bare = reached.Bare(region);
         while (bare.Count > 0)
         {
             var rest = Connected(bare);
             bare.ExceptWith(rest);
-            if (rest.Count * cell * cell >= LeastArea && Patch(rest, box, cell, region) is { } patch)
+            if (rest.Count * reached.Cell * reached.Cell >= LeastArea && Patch(rest, reached, region) is { } patch)
             {
                 yield return patch;
             }
         }
-    }
-
-    private static void Bare(
-        (Point A, Point B, Point C) triangle,
-        Box box,
-        double cell,
-        ReachedCells reached,
-        HashSet<(int, int)> bare
-    )
-    {
-        var around = Box.Of([triangle.A, triangle.B, triangle.C]);
-        for (var y = (int)((around.MinY - box.MinY) / cell); y <= (int)((around.MaxY - box.MinY) / cell); y++)
-        {
-            for (var x = (int)((around.MinX - box.MinX) / cell); x <= (int)((around.MaxX - box.MinX) / cell); x++)
-            {
-                Budget.Spend();
-                var spot = new Point(box.MinX + ((x + 0.5) * cell), box.MinY + ((y + 0.5) * cell));
-                if (IsIn(spot, triangle) && !reached.Holds(spot))
-                {
-                    bare.Add((x, y));
-                }
-            }
-        }
-    }
-
-    private static bool IsIn(Point spot, (Point A, Point B, Point C) triangle)
-    {
-        var (one, two, three) = (
-            Point.Cross(triangle.B - triangle.A, spot - triangle.A),
-            Point.Cross(triangle.C - triangle.B, spot - triangle.B),
-            Point.Cross(triangle.A - triangle.C, spot - triangle.C)
-        );
-        return (one >= 0 && two >= 0 && three >= 0) || (one <= 0 && two <= 0 && three <= 0);
     }
 
     private static List<(int X, int Y)> Connected(HashSet<(int X, int Y)> bare)
@@ -100,12 +56,10 @@ internal static class ColumnRests
         return found;
     }
 
-    private static SatinColumn? Patch(List<(int X, int Y)> rest, Box box, double cell, RegionEdges region)
+    private static SatinColumn? Patch(List<(int X, int Y)> rest, ReachedCells reached, RegionEdges region)
     {
-        var spots = rest.ConvertAll(at => new Point(
-            box.MinX + ((at.X + 0.5) * cell),
-            box.MinY + ((at.Y + 0.5) * cell)
-        ));
+        var cell = reached.Cell;
+        var spots = rest.ConvertAll(at => reached.Middle(at.X, at.Y));
         var centre = spots.Aggregate(Point.Zero, (sum, spot) => sum + spot) * (1.0 / spots.Count);
         var axis = MainAxis.Of(spots.Select(spot => (spot, 1.0)), centre);
         var across = axis.Outward();

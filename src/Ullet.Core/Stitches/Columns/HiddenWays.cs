@@ -8,12 +8,9 @@ namespace Ullet.Core.Stitches;
 internal sealed class HiddenWays
 {
     /// <summary>Side of a cell where the shape is small, mm.</summary>
-    private const double LeastCell = 0.15;
+    private const double LeastCell = 0.2;
 
     private const int MostCells = 700;
-
-    /// <summary>Ways keep to where thread lies within this of their middle, so that none runs along an edge, mm.</summary>
-    private const double Deep = 0.2;
 
     /// <summary>A way goes over thread of its own shape that is sewn already only where there is no other, and for so long, mm: a stitch
     /// on its own colour is seen less than a trim.</summary>
@@ -178,26 +175,22 @@ internal sealed class HiddenWays
         return x < 0 || y < 0 || x >= _columns || y >= _rows ? -1 : (y * _columns) + x;
     }
 
+    /// <summary>Marks the cells that a stitch passes and those beside them.</summary>
     private void Draw(Point from, Point to, int order)
     {
-        var looks = (int)(from.DistanceTo(to) / _cell * 1.5) + 1;
-        var (reach, wide) = ((int)Math.Ceiling(Deep / _cell), Math.Max(Deep, 0.71 * _cell));
+        var looks = (int)(from.DistanceTo(to) / _cell) + 1;
         Budget.Spend(1 + (looks / 4));
+        var (x, y) = ((from.X - _box.MinX) / _cell, (from.Y - _box.MinY) / _cell);
+        var (dx, dy) = ((to.X - from.X) / _cell / looks, (to.Y - from.Y) / _cell / looks);
         for (var i = 0; i <= looks; i++)
         {
-            var at = Point.Lerp(from, to, i / (double)looks);
-            var (x, y) = ((int)((at.X - _box.MinX) / _cell), (int)((at.Y - _box.MinY) / _cell));
-            for (var row = Math.Max(0, y - reach); row <= Math.Min(_rows - 1, y + reach); row++)
-            {
-                for (var column = Math.Max(0, x - reach); column <= Math.Min(_columns - 1, x + reach); column++)
-                {
-                    var cell = (row * _columns) + column;
-                    if (_last[cell] < order && Middle(cell).DistanceTo(at) <= wide)
-                    {
-                        _last[cell] = order;
-                    }
-                }
-            }
+            // The box is wider than what is drawn: no cell beside one lies outside.
+            var cell = ((int)(y + (i * dy)) * _columns) + (int)(x + (i * dx));
+            _last[cell] = Math.Max(_last[cell], order);
+            _last[cell - 1] = Math.Max(_last[cell - 1], order);
+            _last[cell + 1] = Math.Max(_last[cell + 1], order);
+            _last[cell - _columns] = Math.Max(_last[cell - _columns], order);
+            _last[cell + _columns] = Math.Max(_last[cell + _columns], order);
         }
     }
 }

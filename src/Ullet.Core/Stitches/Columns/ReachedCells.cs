@@ -48,6 +48,34 @@ internal sealed class ReachedCells
         }
     }
 
+    internal double Cell => _cell;
+
+    /// <summary>The middle of a cell, mm.</summary>
+    internal Point Middle(int x, int y) => new(_box.MinX + ((x + 0.5) * _cell), _box.MinY + ((y + 0.5) * _cell));
+
+    /// <summary>The cells of a region whose middle no stroke reaches.</summary>
+    internal HashSet<(int X, int Y)> Bare(RegionEdges region)
+    {
+        var bare = new HashSet<(int, int)>();
+        for (var y = 0; y < _rows; y++)
+        {
+            var crossings = region.CrossingsAt(Middle(0, y).Y);
+            for (var k = 0; k + 1 < crossings.Count; k += 2)
+            {
+                var from = Math.Max(0, (int)Math.Ceiling(((crossings[k] - _box.MinX) / _cell) - 0.5));
+                var to = Math.Min(_columns - 1, (int)Math.Floor(((crossings[k + 1] - _box.MinX) / _cell) - 0.5));
+                for (var x = from; x <= to; x++)
+                {
+                    if (!Holds(x, y))
+                    {
+                        bare.Add((x, y));
+                    }
+                }
+            }
+        }
+        return bare;
+    }
+
     private void Stroke(Point from, Point to)
     {
         var count = (int)(from.DistanceTo(to) / _cell * 1.5) + 1;
@@ -66,7 +94,11 @@ internal sealed class ReachedCells
     /// <summary>True when a stroke reaches a spot, or the next cell to it.</summary>
     internal bool Holds(Point spot)
     {
-        var (x, y) = ((int)((spot.X - _box.MinX) / _cell), (int)((spot.Y - _box.MinY) / _cell));
+        return Holds((int)((spot.X - _box.MinX) / _cell), (int)((spot.Y - _box.MinY) / _cell));
+    }
+
+    private bool Holds(int x, int y)
+    {
         for (var dy = -1; dy <= 1; dy++)
         {
             for (var dx = -1; dx <= 1; dx++)

@@ -36,4 +36,20 @@ internal sealed class RegionEdges(ColumnMesh mesh)
         }
         return isInside ? (down, up) : (0, 0);
     }
+
+    /// <summary>Where a level line crosses the edges, from left to right, mm.</summary>
+    internal List<double> CrossingsAt(double height)
+    {
+        var crossings = new List<double>();
+        Budget.Spend(1 + (_edges.Length / 8));
+        foreach (var (a, b) in _edges)
+        {
+            if (a.Y > height != b.Y > height)
+            {
+                crossings.Add(a.X + ((height - a.Y) / (b.Y - a.Y) * (b.X - a.X)));
+            }
+        }
+        crossings.Sort();
+        return crossings;
+    }
 }

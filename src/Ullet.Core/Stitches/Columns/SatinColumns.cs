@@ -20,9 +20,6 @@ public static class SatinColumns
     /// <summary>A shape this much wider than high is sewn onwards from its left to its right: letters that are joined.</summary>
     private const double Long = 1.6;
 
-    /// <summary>The needle goes back over its own strokes by at most about so much, mm.</summary>
-    private const double MostBack = 8;
-
     /// <summary>Sews regions in columns.</summary>
     /// <param name="regions">The outline, mm.</param>
     /// <param name="numbers">Spacing, compensation, underlay.</param>
@@ -36,122 +33,47 @@ public static class SatinColumns
         CancellationToken cancellation
     )
     {
-        var wide = numbers.Compensation > 0 ? RegionOffset.By(regions, numbers.Compensation) : regions;
-        var shapes = new List<(Region Region, ImmutableArray<SatinColumn> Columns)>();
-        foreach (var region in InOrder(wide, work.FromMiddle))
-        {
-            cancellation.ThrowIfCancellationRequested();
-            var columns = ColumnFinder.Of(region, work.Directions, cancellation);
-            if (!columns.IsEmpty)
-            {
-                shapes.Add((region, columns));
-            }
-        }
-        var threads = new ColumnThreads(numbers);
-        var walks = new List<(bool IsJoined, List<ColumnWalk.Bit> Bits)>();
+        ImmutableArray<Region> wide =
+        [
+            .. InOrder(CompensatedShapes.Of(regions, numbers.Compensation), work.FromMiddle),
+        ];
+        var sewn = ImmutableArray.CreateBuilder<StitchRun>();
         var fallen = ImmutableArray.CreateBuilder<FallenPart>();
-        for (var i = 0; i < shapes.Count; i++)
+        for (var i = 0; i < wide.Length; i++)
         {
             Budget.Spend();
-            var (region, columns) = shapes[i];
-            var joins = i + 1 < shapes.Count && IsNear(region, shapes[i + 1].Region, work.JoinNearer);
-            var wasJoined = i > 0 && IsNear(shapes[i - 1].Region, region, work.JoinNearer);
-            var box = region.Bounds();
-            var entry = wasJoined ? Facing(region, shapes[i - 1].Region) : new Point(box.MinX, box.MaxY);
+            cancellation.ThrowIfCancellationRequested();
+            var joins = i + 1 < wide.Length && IsNear(wide[i], wide[i + 1], work.JoinNearer);
+            var wasJoined = i > 0 && IsNear(wide[i - 1], wide[i], work.JoinNearer);
+            var box = wide[i].Bounds();
+            var entry = wasJoined ? Facing(wide[i], wide[i - 1]) : new Point(box.MinX, box.MaxY);
             Point? exit =
-                joins ? Facing(region, shapes[i + 1].Region)
+                joins ? Facing(wide[i], wide[i + 1])
                 : box.Width > Long * box.Height ? new Point(box.MaxX, box.MaxY)
                 : null;
-            walks.Add((wasJoined, ColumnWalk.Of(columns, numbers, threads, entry, exit)));
-            fallen.AddRange(columns.SelectMany(column => FallenPart.Of(column, Limits)));
+            var shape = ShapeThreads.Of(wide[i], numbers, work.Directions, entry, exit, cancellation);
+            if (shape.Runs.IsEmpty)
+            {
+                continue;
+            }
+            if (wasJoined && sewn.Count > 0)
+            {
+                Join(sewn, shape.Runs[0].Points[0], i);
+            }
+            sewn.AddRange(shape.Runs.Select(run => Run(run.Kind, i, run.Points)));
+            fallen.AddRange(shape.Fallen);
         }
-        return new StepStitches(Joined(walks, threads.Runs(cancellation)), []) { Fallen = fallen.ToImmutable() };
+        return new StepStitches(sewn.ToImmutable(), []) { Fallen = fallen.ToImmutable() };
     }
 
-    /// <summary>The runs one after the other; ways between those of one shape lie under what comes later.</summary>
-    private static ImmutableArray<StitchRun> Joined(
-        List<(bool IsJoined, List<ColumnWalk.Bit> Bits)> walks,
-        List<ImmutableArray<Point>> tops
-    )
+    /// <summary>The way from one shape to the next: it may show.</summary>
+    private static void Join(ImmutableArray<StitchRun>.Builder sewn, Point to, int shape)
     {
-        var sewn = ImmutableArray.CreateBuilder<StitchRun>();
-        for (var shape = 0; shape < walks.Count; shape++)
+        var from = sewn[^1].Points[^1];
+        if (from.DistanceTo(to) > StitchDefaults.ShortestStitch)
         {
-            var (isJoined, bits) = walks[shape];
-            var ways = new HiddenWays(
-                bits.ConvertAll(bit => bit.Thread < 0 ? (ImmutableArray<Point>?)null : tops[bit.Thread])
-            );
-            var isFirst = true;
-            for (var i = 0; i < bits.Count; i++)
-            {
-                Budget.Spend();
-                var points = bits[i].Thread < 0 ? bits[i].Points : tops[bits[i].Thread];
-                if (points.Length < 2 && bits[i].Kind == RunKind.Top)
-                {
-                    continue;
-                }
-                if (
-                    sewn.Count > 0
-                    && sewn[^1].Points[^1] is var at
-                    && at.DistanceTo(points[0]) > StitchDefaults.ShortestStitch
-                )
-                {
-                    // What is not hidden the compiler trims.
-                    var way =
-                        !isFirst ? ways.Find(at, points[0], i)
-                        : isJoined ? [at, points[0]]
-                        : [];
-                    if (way.IsEmpty && !isFirst && sewn[^1].Kind == RunKind.Top)
-                    {
-                        way = BackAlong(sewn, points[0], ways, i);
-                    }
-                    if (way.Length > 1)
-                    {
-                        sewn.Add(Run(RunKind.Underlay, shape, RunStitch.Along(way, StitchDefaults.FineRunLength)));
-                    }
-                }
-                if (points.Length > 1)
-                {
-                    sewn.Add(Run(bits[i].Kind, shape, points));
-                    isFirst = false;
-                }
-            }
+            sewn.Add(Run(RunKind.Underlay, shape, RunStitch.Along([from, to], StitchDefaults.FineRunLength)));
         }
-        return sewn.ToImmutable();
-    }
-
-    /// <summary>A way that begins on the last strokes: the needle goes back along them, which adds stitches to their run.</summary>
-    private static ImmutableArray<Point> BackAlong(
-        ImmutableArray<StitchRun>.Builder sewn,
-        Point to,
-        HiddenWays ways,
-        int order
-    )
-    {
-        var run = sewn[^1];
-        var back = new List<Point>();
-        var gone = 0.0;
-        for (var i = run.Points.Length - 1; i > 0 && gone < MostBack; i--)
-        {
-            Budget.Spend();
-            var (at, before) = (run.Points[i], run.Points[i - 1]);
-            var length = at.DistanceTo(before);
-            foreach (var share in (ReadOnlySpan<double>)[0.5, 1])
-            {
-                var spot = Point.Lerp(at, before, share);
-                if (
-                    length * share >= StitchDefaults.ShortestStitch
-                    && ways.Find(spot, to, order) is { IsEmpty: false } way
-                )
-                {
-                    sewn[^1] = run with { Points = [.. run.Points, .. back, spot] };
-                    return way;
-                }
-            }
-            back.Add(before);
-            gone += length;
-        }
-        return [];
     }
 
     /// <summary>All runs are one group: shapes keep their order.</summary>

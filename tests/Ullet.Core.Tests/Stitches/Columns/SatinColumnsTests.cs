@@ -270,4 +270,30 @@ public sealed class SatinColumnsTests
 
     private static StepStitches Sewn(ImmutableArray<Region> shape, ColumnNumbers? numbers = null) =>
         SatinColumns.Make(shape, numbers ?? Usual, ColumnWork.Plain, TestContext.Current.CancellationToken);
+
+    [Fact]
+    public void AShapeElsewhereIsSewnTheSame()
+    {
+        var shape = StrokeShapes.All["T"]();
+        var by = new Point(123.456, -7.89);
+        Region moved = new(
+            Ring.Of([.. shape.Shell.Points.Select(point => point + by)]),
+            [.. shape.Holes.Select(hole => Ring.Of([.. hole.Points.Select(point => point + by)]))]
+        );
+        var (here, there) = (Sewn(shape), Sewn(moved));
+        Assert.Equal(here.Runs.Length, there.Runs.Length);
+        foreach (var (one, two) in here.Runs.Zip(there.Runs))
+        {
+            Assert.Equal(one.Points.Length, two.Points.Length);
+            Assert.All(one.Points.Zip(two.Points), pair => Assert.True((pair.First + by).DistanceTo(pair.Second) < 1e-5));
+        }
+
+        static StepStitches Sewn(Region region) =>
+            SatinColumns.Make(
+                [region],
+                new ColumnNumbers(0.4, 0.2),
+                ColumnWork.Plain,
+                TestContext.Current.CancellationToken
+            );
+    }
 }
