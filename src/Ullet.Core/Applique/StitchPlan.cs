@@ -23,6 +23,15 @@ public sealed record RunPlan(double StitchLength, double Inset, int Passes) : St
     public double Across { get; init; }
 }
 
+/// <summary>A unit repeated along an outline's edges and lines, mm.</summary>
+/// <param name="MotifId">The decorative unit; null for the teeth of a blanket stitch.</param>
+/// <param name="Length">Length of one.</param>
+/// <param name="Reach">How far it reaches to a side.</param>
+/// <param name="IsMirrored">True to change its sides.</param>
+/// <param name="Passes">How often it goes along.</param>
+public sealed record UnitLinePlan(string? MotifId, double Length, double Reach, bool IsMirrored, int Passes)
+    : StitchPlan;
+
 /// <summary>A tack-down wider than a line, from its inset inwards, mm.</summary>
 /// <param name="Kind">Zigzag or blanket.</param>
 /// <param name="Inset">How far inside the outline it begins.</param>

@@ -54,11 +54,7 @@ internal sealed class LineModule : MakingModule<LineMaking>
             StageId.Line,
             input.Project.FindThread(line.ThreadId)?.Id
                 ?? (making.Purpose is null ? hooping.CoverThreadId : hooping.LineThreadId),
-            new RunPlan(line.StitchLength ?? StitchDefaults.RunLength, 0, line.Passes)
-            {
-                IsBean = line.Kind == LineKind.Bean,
-                Across = line.Kind == LineKind.Zigzag ? StitchDefaults.ZigzagWidth : 0,
-            },
+            LinePlan.Of(line),
             input.Outline,
             input.OutlineKey
         )
@@ -69,8 +65,7 @@ internal sealed class LineModule : MakingModule<LineMaking>
     }
 
     private protected override double Beyond(LineMaking making, Element element, Project project) =>
-        (StitchDefaults.ThreadWidth / 2)
-        + (making.Stitching.Kind == LineKind.Zigzag ? StitchDefaults.ZigzagWidth / 2 : 0);
+        (StitchDefaults.ThreadWidth / 2) + LinePlan.Reach(making.Stitching);
 
     private protected override string HowMade(LineMaking making, Element element, Project project) =>
         element.FormedAs<TextForm>() is null ? "a stitched line" : "stitched along its edges";

@@ -42,7 +42,12 @@ public static class StageLimits
 
     /// <summary>Says what is wrong with how a line is sewn, or null.</summary>
     public static Refusal? Check(LineSettings line) =>
-        Check(new RunSettings { StitchLength = line.StitchLength })
+        (
+            line.Kind is LineKind.Blanket or LineKind.Motif
+                ? Check(line.StitchLength, StitchRanges.UnitLength, "mm", "The length of a unit", "stitchLength")
+                : Check(new RunSettings { StitchLength = line.StitchLength })
+        )
+        ?? Check(line.Width, StitchRanges.LineWidth, "mm", "The width of the line", "width")
         ?? Limits.CheckRange(line.Passes, 1, LineSettings.MostPasses, "", "The number of passes", "passes");
 
     /// <summary>Says what is wrong with the stages of a piece, or null.</summary>

@@ -51,7 +51,9 @@ public sealed record Catalogue(
     ImmutableArray<InsertChoice> Inserts,
     ImmutableArray<InsertSideChoice> InsertSides,
     ImmutableArray<AdditionsFateRow> AdditionsFates,
-    ImmutableArray<TackChoice> Tacks
+    ImmutableArray<TackChoice> Tacks,
+    ImmutableArray<LineRow> Lines,
+    NumberRange LineWidth
 );
 
 /// <summary>A kind of zone.</summary>
@@ -296,7 +298,9 @@ internal static class ReferenceEndpoints
         [.. InsertTable.All.Select(row => new InsertChoice(row.Kind, row.Name, new UserInsert(row.Kind, "")))],
         [.. InsertTable.Sides.Select(row => new InsertSideChoice(row.Id, row.Name))],
         AdditionsFateTable.All,
-        [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))]
+        [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))],
+        LineTable.All,
+        Range(StitchRanges.LineWidth, StitchDefaults.ZigzagWidth)
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

@@ -52,9 +52,10 @@ internal sealed record Element06(
         var made = element.Making is ConstructionMakingDto construction ? construction.Before : element.Making;
         var (zone, text) = (made as ZoneMakingDto, element.Form as TextFormDto);
         // Satin came later: it is thread without cloth, as a line is.
-        var line = made is SatinMakingDto satin
-            ? new LineMakingDto(new LineSettings { ThreadId = satin.Set.ThreadId }, null)
-            : made as LineMakingDto;
+        var line =
+            made is SatinMakingDto satin ? new LineMakingDto(new LineSettings { ThreadId = satin.Set.ThreadId }, null)
+            : made is LineMakingDto sewn ? sewn with { Stitching = Known(sewn.Stitching) }
+            : null;
         // Words had cloth settings even where only their edges were sewn.
         var cloth =
             made as ClothMakingDto
@@ -100,6 +101,21 @@ internal sealed record Element06(
         shown["id"] = cloth.ClothId;
         return shown;
     }
+
+    /// <summary>Wider stitches along lines came later: teeth are a zigzag, a decorative stitch runs along.</summary>
+    private static LineSettings Known(LineSettings line) =>
+        line with
+        {
+            Kind = line.Kind switch
+            {
+                LineKind.Run or LineKind.Bean or LineKind.Zigzag => line.Kind,
+                LineKind.Blanket => LineKind.Zigzag,
+                LineKind.Motif => LineKind.Run,
+            },
+            Width = null,
+            MotifId = null,
+            IsMirrored = false,
+        };
 
     /// <summary>Words said themselves what they were made into, and how their edges were sewn.</summary>
     private static JsonObject WordsOf(TextFormDto text, LineMakingDto? line, JsonSerializerOptions json)

@@ -25,6 +25,7 @@ public static class Stitchers
     public static readonly ImmutableArray<IStitcher> All =
     [
         new RunStitcher(),
+        new UnitLineStitcher(),
         new TackStitcher(),
         new CoverStitcher(),
         new BastingStitcher(),

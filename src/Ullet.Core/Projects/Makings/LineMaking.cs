@@ -29,6 +29,15 @@ public sealed record LineSettings
     /// <summary>mm; null for the usual length.</summary>
     public double? StitchLength { get; init; }
 
+    /// <summary>How wide a zigzag, a blanket or a decorative stitch is, mm, 1 to 7; null for its usual width.</summary>
+    public double? Width { get; init; }
+
+    /// <summary>Which decorative unit; null for the first.</summary>
+    public string? MotifId { get; init; }
+
+    /// <summary>True for teeth or units on the other side.</summary>
+    public bool IsMirrored { get; init; }
+
     /// <summary>How often it is sewn over: a seam that bears load goes round twice. 1 to 3.</summary>
     public int Passes { get; init; } = 1;
 
@@ -45,6 +54,12 @@ public enum LineKind
     /// <summary>Every stitch three times: forward, back, forward.</summary>
     Bean,
 
-    /// <summary>To and fro across the line, 3 mm wide: keeps raw edges from fraying.</summary>
+    /// <summary>To and fro across the line: keeps raw edges from fraying.</summary>
     Zigzag,
+
+    /// <summary>Along the line with teeth to one side.</summary>
+    Blanket,
+
+    /// <summary>A decorative unit again and again.</summary>
+    Motif,
 }

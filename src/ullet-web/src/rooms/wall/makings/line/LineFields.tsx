@@ -2,8 +2,10 @@ import { useEdits } from "../../../../api/edits";
 import type { LineSettings } from "../../../../api/client";
 import { isFormed, type Made } from "../../../../api/elements";
 import { useCatalogue } from "../../../../api/queries";
+import { MotifChoice } from "../MotifChoice";
 import { Choice } from "../../../../parts/fields/Choice";
 import { NumberField } from "../../../../parts/fields/NumberField";
+import { Tick } from "../../../../parts/fields/Tick";
 import { ThreadSwatch } from "../../../../parts/Swatch";
 import type { ElementProps } from "../../card/elementProps";
 import { newest } from "../../card/newest";
@@ -11,8 +13,12 @@ import { newest } from "../../card/newest";
 /** Stitch, thread and length of what is sewn without cloth. */
 export function LineFields({ projectId, scene, element }: ElementProps<Made<"line">>) {
   const edits = useEdits(projectId);
-  const usual = useCatalogue().data?.runLength.usual ?? 0;
+  const catalogue = useCatalogue().data;
   const { stitching } = element.making;
+  const kind = stitching.kind ?? "run";
+  const stitch = catalogue?.lines.find((row) => row.kind === kind);
+  const motif = catalogue?.motifs.find((known) => known.id === stitching.motifId) ?? catalogue?.motifs[0];
+  const usual = (kind === "motif" ? motif?.length : stitch?.usualLength) ?? 0;
   const change = (part: Partial<LineSettings>) =>
     edits.edit((now) => {
       const line = { ...newest(now, element).making.stitching, ...part };
@@ -30,21 +36,44 @@ export function LineFields({ projectId, scene, element }: ElementProps<Made<"lin
       <div className="grid grid-cols-[1fr_104px] gap-1.5">
         <Choice
           label="Stitch"
-          value={stitching.kind ?? "run"}
-          options={[
-            { value: "run", label: "running, once along" },
-            { value: "bean", label: "bean, each stitch three times" },
-            { value: "zigzag", label: "zigzag, 3 mm wide" },
-          ]}
-          onChosen={(kind) => change({ kind: kind as LineSettings["kind"] })}
+          value={kind}
+          options={(catalogue?.lines ?? []).map((row) => ({ value: row.kind, label: row.name }))}
+          onChosen={(chosen) =>
+            change({ kind: chosen as LineSettings["kind"], stitchLength: null, width: null })
+          }
         />
         <NumberField
-          label="Stitch length"
+          label={kind === "motif" || kind === "blanket" ? "Each one" : "Stitch length"}
           value={stitching.stitchLength ?? usual}
           unit="mm"
           onTyped={(stitchLength) => change({ stitchLength })}
         />
       </div>
+      {catalogue && kind === "motif" ? (
+        <MotifChoice
+          motifs={catalogue.motifs}
+          value={motif?.id ?? ""}
+          onChosen={(motifId) => change({ motifId, stitchLength: null })}
+        />
+      ) : null}
+      {stitch && stitch.usualWidth > 0 ? (
+        <div className="grid grid-cols-[104px_1fr] items-end gap-1.5">
+          <NumberField
+            label="Width"
+            value={stitching.width ?? stitch.usualWidth}
+            unit="mm"
+            onTyped={(width) => change({ width })}
+          />
+          {kind === "zigzag" ? null : (
+            <Tick
+              label="on the other side"
+              checked={stitching.isMirrored ?? false}
+              className="pb-1.5 text-[14px]"
+              onChanged={(isMirrored) => change({ isMirrored })}
+            />
+          )}
+        </div>
+      ) : null}
       <Choice
         label="Sewn"
         value={String(stitching.passes ?? 1)}
