@@ -4,6 +4,7 @@ using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Files.Fonts;
 using Ullet.Server.Documents;
@@ -56,6 +57,10 @@ public sealed record FontSample(
     bool IsLine
 );
 
+/// <summary>The user's words in one font as they would be sewn.</summary>
+/// <param name="Thread">Their thread, SVG path data in tenths of a mm; empty for other uses than satin, and for long words.</param>
+public sealed record SewnWords(string Thread);
+
 /// <summary>What became of a font that was removed.</summary>
 /// <param name="StillNeeded">Projects whose letters it keeps drawing.</param>
 public sealed record RemovedFont(int StillNeeded);
@@ -68,6 +73,7 @@ internal static class FontEndpoints
         var group = app.MapGroup("/api/fonts").WithTags("Fonts");
         group.MapGet("", (FontShelf fonts) => TypedResults.Ok(fonts.Entries)).WithName("listFonts");
         group.MapPost("samples", Samples).WithName("sampleFonts");
+        group.MapPost("{id}/sewn", Sewn).WithName("sewWords");
         group.MapDelete("{id}", Remove).WithName("removeFont");
     }
 
@@ -78,12 +84,8 @@ internal static class FontEndpoints
         Workbench bench
     )
     {
-        var text = PlainText.Lines(request.Text);
-        request = request with { Text = text };
-        var refusal =
-            WordsLimits.CheckText(text)
-            ?? Limits.CheckRange(request.CapHeight ?? 40, 1, 1000, "mm", "The cap height", "capHeight")
-            ?? Limits.CheckRange(request.Width ?? 40, 1, 1000, "mm", "The width", "width");
+        request = request with { Text = PlainText.Lines(request.Text) };
+        var refusal = Check(request);
         if (refusal is not null)
         {
             return Problems.Of(refusal);
@@ -97,6 +99,58 @@ internal static class FontEndpoints
             )
         );
     }
+
+    private static Refusal? Check(SampleRequest request) =>
+        WordsLimits.CheckText(request.Text)
+        ?? Limits.CheckRange(request.CapHeight ?? 40, 1, 1000, "mm", "The cap height", "capHeight")
+        ?? Limits.CheckRange(request.Width ?? 40, 1, 1000, "mm", "The width", "width");
+
+    /// <summary>The words in one font as they would be sewn: asked for font by font, since that takes a while.</summary>
+    private static Results<Ok<SewnWords>, ProblemHttpResult> Sewn(
+        string id,
+        SampleRequest request,
+        FontShelf fonts,
+        Evaluator evaluator,
+        Workbench bench
+    )
+    {
+        request = request with { Text = PlainText.Lines(request.Text) };
+        if (Check(request) is { } refusal)
+        {
+            return Problems.Of(refusal);
+        }
+        if (fonts.Find(id) is not { } face || !face.Missing(request.Text).IsEmpty)
+        {
+            return TypedResults.Ok(new SewnWords(""));
+        }
+        var thread = bench.Run(
+            WorkKind.Showing,
+            "Showing these words as they would be sewn",
+            stop =>
+            {
+                var laid = evaluator.Lay(Probe(id, request.Text));
+                var scale = Scale(laid, request);
+                return laid.Ink.IsEmpty
+                    ? []
+                    : SewnSample.Of(
+                        Drawn(laid, Affine.Scale(scale, scale)),
+                        laid.Letters.Length,
+                        request.Use ?? WordsUse.OneByOne,
+                        stop
+                    );
+            }
+        );
+        return TypedResults.Ok(new SewnWords(PathText.OfThread(thread)));
+    }
+
+    private static double Scale(LaidText laid, SampleRequest request) =>
+        request.Width is { } width ? width / laid.Ink.Width : (request.CapHeight ?? 40) / LaidText.CapHeight;
+
+    private static Outline Drawn(LaidText laid, Affine map) =>
+        new([.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Parts)])
+        {
+            Lines = [.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Lines)],
+        };
 
     private static FontSample Sample(
         FontEntry entry,
@@ -124,14 +178,9 @@ internal static class FontEndpoints
                 false
             );
         }
-        var scale = request.Width is { } width
-            ? width / laid.Ink.Width
-            : (request.CapHeight ?? 40) / LaidText.CapHeight;
+        var scale = Scale(laid, request);
         var map = Affine.Scale(scale, scale);
-        var outline = new Outline([.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Parts)])
-        {
-            Lines = [.. laid.Letters.SelectMany(letter => letter.Outline.Transform(map).Lines)],
-        };
+        var outline = Drawn(laid, map);
         var isLine = SingleLineFonts.Has(entry.Id);
         // A letter that comes twice is measured once.
         var measured = laid

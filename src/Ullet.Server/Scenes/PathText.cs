@@ -37,6 +37,25 @@ internal static class PathText
         return text.ToString();
     }
 
+    /// <summary>Thread in tenths of a mm, as short as can be.</summary>
+    internal static string OfThread(ImmutableArray<ImmutableArray<Point>> runs)
+    {
+        var text = new StringBuilder();
+        foreach (var run in runs.Where(run => !run.IsEmpty))
+        {
+            var (x, y) = Tenths(run[0]);
+            text.Append(CultureInfo.InvariantCulture, $"M{x} {y}");
+            foreach (var (nextX, nextY) in run.Skip(1).Select(Tenths))
+            {
+                text.Append(CultureInfo.InvariantCulture, $"l{nextX - x} {nextY - y}");
+                (x, y) = (nextX, nextY);
+            }
+        }
+        return text.ToString();
+
+        static (int X, int Y) Tenths(Point at) => ((int)Math.Round(10 * at.X), (int)Math.Round(10 * at.Y));
+    }
+
     /// <summary>An open line of points.</summary>
     internal static string Of(ImmutableArray<Point> line)
     {

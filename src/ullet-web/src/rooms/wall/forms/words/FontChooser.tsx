@@ -9,6 +9,7 @@ import {
   type CoverSettings,
   type FontKind,
   type FontSample,
+  type SampleRequest,
   type WordsUse,
   type Unit,
 } from "../../../../api/client";
@@ -116,6 +117,7 @@ export function FontChooser({ text, capHeight, width, cover, use, unit, chosen, 
           <Tile
             key={sample.font.id}
             sample={sample}
+            asked={{ text: words, capHeight, width, use }}
             unit={unit}
             judged={cover !== null || use === "satin" || sample.said !== ""}
             chosen={sample.font.id === chosen}
@@ -130,6 +132,8 @@ export function FontChooser({ text, capHeight, width, cover, use, unit, chosen, 
 
 interface TileProps {
   sample: FontSample;
+  /** The words, their size and use. */
+  asked: SampleRequest;
   unit: Unit;
   /** False when no cover has to fit on the strokes. */
   judged: boolean;
@@ -138,11 +142,18 @@ interface TileProps {
   onRemove?: () => void;
 }
 
-function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
+function Tile({ sample, asked, unit, judged, chosen, onChosen, onRemove }: TileProps) {
   const { box, font, missing } = sample;
   const fits = missing.length === 0;
   const pad = Math.max(box.width, box.height) * 0.03 + 0.01;
   const tile = useRef<HTMLLIElement>(null);
+  const sewn = useQuery({
+    queryKey: ["sewn words", font.id, asked],
+    queryFn: ({ signal }) =>
+      answered(api.POST("/api/fonts/{id}/sewn", { params: { path: { id: font.id } }, body: asked, signal })),
+    enabled: fits && asked.use === "satin",
+  });
+  const thread = sewn.data?.thread;
 
   // The font in use is in sight when the fonts come up.
   useEffect(() => {
@@ -169,7 +180,12 @@ function Tile({ sample, unit, judged, chosen, onChosen, onRemove }: TileProps) {
               className="h-full w-full"
               viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
             >
-              {sample.isLine ? (
+              {thread ? (
+                <g transform="scale(0.1)" fill="none" stroke="#1d2a3a" strokeLinejoin="round">
+                  <path d={thread} strokeWidth={3.5} />
+                  <path d={thread} stroke="#aab4c6" strokeWidth={0.8} />
+                </g>
+              ) : sample.isLine ? (
                 <path d={sample.path} fill="none" stroke="#1d2a3a" strokeWidth={0.5} strokeLinecap="round" />
               ) : (
                 <path d={sample.path} fill="#1d2a3a" fillRule="evenodd" />
