@@ -3,7 +3,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>"Rowan's gate initial": a large letter carved by the name across it, on a bar that is joined to it.</summary>
+/// <summary>"Rowan's gate initial": a large letter carved by the embroidered name across it, on a bar that is joined to it.</summary>
 internal static class GateInitial
 {
     internal static Project Make() =>
@@ -17,7 +17,7 @@ internal static class GateInitial
                 Method.CutBeforehand,
                 "straw"
             )
-            .Words("Rowan", "titan-one", 150, 0, 4, "straw", "rust", WordsUse.OnePiece, 2.5)
+            .Words("Rowan", "dancing-script-bold", 156, 0, 4, "straw", "rust", WordsUse.Satin)
             .Do("R", id => new Carve { SourceIds = [id("Rowan")], Reveal = 2 })
             .Do("R", _ => new ClearCrumbs())
             .Do("R", id => new Join { SourceIds = [id("Bar")] })

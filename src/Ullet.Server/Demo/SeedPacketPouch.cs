@@ -3,7 +3,7 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Server.Demo;
 
-/// <summary>"Seed-packet pouch": the zip pouch with Rowan's name, its leaf in zigzag, and a heart of the user's own.</summary>
+/// <summary>"Seed-packet pouch": the zip pouch with Rowan's name in satin, its leaf in zigzag, and a heart of the user's own.</summary>
 internal static class SeedPacketPouch
 {
     internal static Project Make() =>
@@ -16,11 +16,13 @@ internal static class SeedPacketPouch
                     Cover = new CoverSettings { Kind = CoverKind.Blanket, ThreadId = "fern" },
                 }
             )
+            .Apply(new SetLettering { ElementId = "p-name", FontId = "lobster" })
+            .Apply(new SetMaking { ElementId = "p-name", Kind = "satin" })
             .Apply(
-                new SetLettering
+                new SetSatin
                 {
                     ElementId = "p-name",
-                    Line = new LineSettings { Kind = LineKind.Bean, ThreadId = "plum" },
+                    Satin = new SatinMaking { ThreadId = "plum" },
                 }
             )
             .Project;

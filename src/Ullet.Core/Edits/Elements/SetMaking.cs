@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -24,7 +25,7 @@ public sealed record SetMaking : OneElementEdit
         {
             return EditRefusals.Locked(element);
         }
-        if (element.PatternPart is not null)
+        if (element.PatternPart is not null && !MayChange(element, module))
         {
             return new Refusal(
                 "element-of-pattern",
@@ -39,6 +40,20 @@ public sealed record SetMaking : OneElementEdit
             ? new Refusal("making-unfit", "kind", why) { Kind = RefusalKind.NotPossible }
             : project.With(To(element, module, project));
     }
+
+    /// <summary>What may be made of an element, by the kinds' words.</summary>
+    public static ImmutableArray<string> KindsOf(Element element) =>
+        [
+            .. MakingModules
+                .All.Where(module => element.PatternPart is null || MayChange(element, module))
+                .Select(module => module.Kind),
+        ];
+
+    /// <summary>Words that a person fills in are sewn as they like, in thread: a pattern has no place at which their cloth is laid.</summary>
+    private static bool MayChange(Element element, IMakingModule module) =>
+        element.FormedAs<TextForm>() is not null
+        && element.Making is LineMaking or SatinMaking
+        && (module.Settings == typeof(LineMaking) || module.Settings == typeof(SatinMaking));
 
     /// <summary>The element made so: with the settings it had when it was made so before, or as a new one begins.</summary>
     internal static Element To(Element element, IMakingModule module, Project project) =>

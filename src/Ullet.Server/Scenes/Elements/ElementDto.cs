@@ -22,6 +22,7 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="Operations">Its operations in order.</param>
 /// <param name="Leftovers">Crumbs and thin places of what they leave.</param>
 /// <param name="NeededBy">The ids of the elements that are made with it.</param>
+/// <param name="Makings">What may be made of it, by the kinds' words; none for most parts of a pattern.</param>
 public sealed record ElementDto(
     string Id,
     string Name,
@@ -40,7 +41,8 @@ public sealed record ElementDto(
     SizeDto? Stitched,
     ImmutableArray<OperationDto> Operations,
     ImmutableArray<LeftoverDto> Leftovers,
-    ImmutableArray<string> NeededBy
+    ImmutableArray<string> NeededBy,
+    ImmutableArray<string> Makings
 );
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>

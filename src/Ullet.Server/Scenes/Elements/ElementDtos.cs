@@ -1,3 +1,4 @@
+using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
@@ -41,7 +42,8 @@ internal sealed class ElementDtos(Evaluator evaluator)
                 .. evaluated
                     .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
                     .Select(other => other.Id),
-            ]
+            ],
+            SetMaking.KindsOf(element)
         );
     }
 }

@@ -64,7 +64,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
             : `${element.name} is locked: it is not moved, resized or deleted until you unlock it under Arrange.`}
         </Note>
       ) : null}
-      {element.isPatternPart ? null : <MadeAs {...props} />}
+      {element.makings.length > 1 ? <MadeAs {...props} /> : null}
       {isZone ? null : (
         <Section
           title="Shape"

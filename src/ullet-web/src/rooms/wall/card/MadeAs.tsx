@@ -13,7 +13,9 @@ export function MadeAs({ projectId, element }: ElementProps) {
       <Choice
         label="Made as"
         value={element.making.kind}
-        options={makings.map((making) => ({ value: making.kind, label: making.name }))}
+        options={makings
+          .filter((making) => element.makings.includes(making.kind))
+          .map((making) => ({ value: making.kind, label: making.name }))}
         onChosen={(kind) => edits.edit({ edit: "setMaking", elementId: element.id, kind })}
       />
       <p className="mt-1 text-[13px] text-muted">{chosen?.summary}</p>
