@@ -24,6 +24,7 @@ public sealed class Evaluator
     private readonly LeftoverStation _leftovers = new();
     private readonly OrderStation _orders = new();
     private readonly CoverJudge _judge = new();
+    private readonly SatinJudge _satin = new();
     private readonly HoldJudge _holds = new();
 
     /// <param name="cache">Where the stations' values are kept.</param>
@@ -106,7 +107,11 @@ public sealed class Evaluator
             Layers = layers,
             Plan = plan,
             Operated = Operated(project, shapes, cancellation),
-            Covers = Judged(_judge, stage => stage.Cover is not null, first, cancellation),
+            Covers =
+            [
+                .. Judged(_judge, stage => stage.Cover is not null, first, cancellation),
+                .. Judged(_satin, SatinJudge.Judges, first, cancellation),
+            ],
             Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
             Turning = turning,
         };

@@ -15,6 +15,10 @@ internal sealed class CoverQualityCheck : ICheck
             {
                 continue;
             }
+            var isSatin = element.Making is SatinMaking;
+            var (its, smooth) = isSatin
+                ? ("satin", "Turn its strokes with a direction line there, or smooth the outline.")
+                : ("cover", "Smooth the outline there.");
             Finding? Worst(
                 Func<CoverReport, MeasuredPlace?> measured,
                 string code,
@@ -33,14 +37,18 @@ internal sealed class CoverQualityCheck : ICheck
                     FindingLevel.Warn,
                     count =>
                         $"Needle points of {element.Name} pile up: {count:0} within half a millimetre may tear the cloth. "
-                        + "Set the cover looser or narrower there, or smooth the outline."
+                        + (
+                            isSatin
+                                ? "Set its strokes looser, or take a thinner font."
+                                : "Set the cover looser or narrower there, or smooth the outline."
+                        )
                 ),
                 Worst(
                     report => report.Bare,
                     "uncovered",
                     FindingLevel.Warn,
                     width =>
-                        $"The cover of {element.Name} leaves a spot of {LengthText.Mm(width)} bare. Set it denser, or smooth the "
+                        $"The {its} of {element.Name} leaves a spot of {LengthText.Mm(width)} bare. Set it denser, or smooth the "
                         + "outline there."
                 ),
                 Worst(
@@ -48,15 +56,19 @@ internal sealed class CoverQualityCheck : ICheck
                     "spilled",
                     FindingLevel.Warn,
                     distance =>
-                        $"A stitch of {element.Name} lies {LengthText.Mm(distance)} outside its cover. Smooth the outline there."
+                        $"A stitch of {element.Name} lies {LengthText.Mm(distance)} outside {(isSatin ? "its outline" : "its cover")}. {smooth}"
                 ),
                 Worst(
                     report => report.InSight,
                     "thread-in-sight",
                     FindingLevel.Warn,
                     length =>
-                        $"{LengthText.Mm(length)} of a thread of {element.Name} show where none should. Smooth the outline there, make "
-                        + "the piece larger, or choose another cover."
+                        $"{LengthText.Mm(length)} of a thread of {element.Name} show where none should. "
+                        + (
+                            isSatin
+                                ? smooth
+                                : "Smooth the outline there, make the piece larger, or choose another cover."
+                        )
                 ),
                 Worst(
                     report => report.TooWide,

@@ -44,7 +44,9 @@ internal sealed class SatinCheck : ICheck
             .Stitches.Where(pair => pair.Key.OwnerId == element.Id)
             .SelectMany(pair => pair.Value.Fallen)
             .ToList();
-        foreach (var group in parts.GroupBy(part => part.IsTooWide))
+        // A band is as wide as was asked for, and thin where it tapers.
+        var isBand = element.MadeAs<SatinMaking>() is { AlongLines: true };
+        foreach (var group in parts.Where(part => part.IsTooWide || !isBand).GroupBy(part => part.IsTooWide))
         {
             var worst = group.MaxBy(part => part.Length)!;
             var count = group.Count() == 1 ? "One part" : $"{group.Count()} parts";

@@ -38,8 +38,6 @@ public sealed record CoverReport(
 public sealed class CoverJudge : IStation<SewnStage, CoverReport>
 {
     private const double Cell = 0.1;
-    private const double Disc = 0.5;
-    private const double WidestBare = 0.5;
     private const double MostSpill = 0.1;
 
     /// <summary>Nothing on the wall lies farther from an edge, mm.</summary>
@@ -102,7 +100,10 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
                     continue;
                 }
                 var (length, at) = ThreadInSight.Longest(from, to, isHidden);
-                worst = length > WidestBare && length > (worst?.Value ?? 0) ? new MeasuredPlace(at, length) : worst;
+                worst =
+                    length > BareSpots.Narrowest && length > (worst?.Value ?? 0)
+                        ? new MeasuredPlace(at, length)
+                        : worst;
             }
         }
         return worst;
@@ -139,40 +140,13 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
         var overlap = (int)Math.Ceiling(2.2 * StitchDefaults.ClosingOverlap / (band.Spacing / 2));
         foreach (var points in tops.Select(run => run.Points))
         {
-            var cells = new Dictionary<(int, int), List<Point>>();
             var open = points.AsSpan()[Math.Min(overlap, points.Length / 2)..];
-            open = open[..Math.Max(0, open.Length - overlap)];
-            foreach (var point in open)
+            if (
+                NeedleCrowd.Most(open[..Math.Max(0, open.Length - overlap)], band.NeedleLimit) is { } found
+                && found.Value > (worst?.Value ?? 0)
+            )
             {
-                Budget.Spend();
-                var cell = ((int)Math.Floor(point.X / Disc), (int)Math.Floor(point.Y / Disc));
-                if (!cells.TryGetValue(cell, out var list))
-                {
-                    cells[cell] = list = [];
-                }
-                list.Add(point);
-            }
-            foreach (var ((x, y), list) in cells)
-            {
-                foreach (var point in list)
-                {
-                    Budget.Spend();
-                    var count = 0;
-                    for (var near = 0; near < 9; near++)
-                    {
-                        if (cells.TryGetValue((x - 1 + (near % 3), y - 1 + (near / 3)), out var others))
-                        {
-                            foreach (var other in others)
-                            {
-                                count += other.DistanceTo(point) <= Disc ? 1 : 0;
-                            }
-                        }
-                    }
-                    if (count > band.NeedleLimit && count > (worst?.Value ?? 0))
-                    {
-                        worst = new MeasuredPlace(point, count);
-                    }
-                }
+                worst = found;
             }
         }
         return worst;
@@ -206,52 +180,7 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
             narrowest.Item2 - Cell,
             raster
         );
-        return Widest(raster, isBand);
-    }
-
-    /// <summary>The largest disc of the band without thread.</summary>
-    private static MeasuredPlace? Widest(ThreadRaster raster, bool[] isBand)
-    {
-        var layers = raster.Layers;
-        var radius = (int)Math.Round(WidestBare / 2 / Cell);
-        MeasuredPlace? widest = null;
-        for (var row = radius; row + radius < raster.Rows; row++)
-        {
-            for (var column = radius; column + radius < raster.Columns; column++)
-            {
-                var at = (row * raster.Columns) + column;
-                if (isBand[at] && layers[at] == 0)
-                {
-                    while (IsBare(raster, isBand, column, row, radius + 1))
-                    {
-                        radius++;
-                        widest = new MeasuredPlace(raster.At(column, row), ((2 * radius) + 1) * Cell);
-                    }
-                }
-            }
-        }
-        return widest;
-    }
-
-    private static bool IsBare(ThreadRaster raster, bool[] isBand, int column, int row, int radius)
-    {
-        if (column < radius || row < radius || column + radius >= raster.Columns || row + radius >= raster.Rows)
-        {
-            return false;
-        }
-        var layers = raster.Layers;
-        for (var dy = -radius; dy <= radius; dy++)
-        {
-            for (var dx = -radius; dx <= radius; dx++)
-            {
-                var at = ((row + dy) * raster.Columns) + column + dx;
-                if ((dx * dx) + (dy * dy) <= radius * radius && (layers[at] > 0 || !isBand[at]))
-                {
-                    return false;
-                }
-            }
-        }
-        return true;
+        return BareSpots.Widest(raster, isBand);
     }
 
     private static MeasuredPlace? Spilled(Stage stage, List<StitchRun> tops)

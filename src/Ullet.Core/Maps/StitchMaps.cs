@@ -134,10 +134,10 @@ public static class StitchMaps
     /// <summary>What satin should cover.</summary>
     private static void MarkArea(SatinPlan plan, Stage stage, ThreadRaster raster, bool[] isBand)
     {
-        var area = new AreaIndex(plan.Area(stage.Outline));
+        var marked = AreaCells.Mark(plan.Area(stage.Outline), raster);
         for (var at = 0; at < isBand.Length; at++)
         {
-            isBand[at] |= area.Holds(raster.At(at % raster.Columns, at / raster.Columns));
+            isBand[at] |= marked[at];
         }
     }
 

@@ -6,13 +6,13 @@ namespace Ullet.Core.Stitches;
 /// <summary>Finds the columns of a region.</summary>
 internal static class ColumnFinder
 {
-    /// <summary>Edges are divided into pieces of at most this share of the region's smaller side, and within these bounds, mm.</summary>
-    private const double StepShare = 0.02;
+    /// <summary>Edges are divided into pieces of at most this share of the strokes' usual width, and within these bounds, mm.</summary>
+    private const double StepShare = 0.115;
 
     /// <summary>So often what strokes do not reach is handed on.</summary>
     private const int MostRounds = 3;
 
-    private static readonly (double Least, double Most) Steps = (0.12, 0.6);
+    private static readonly (double Least, double Most) Steps = (0.12, 0.45);
 
     internal static ImmutableArray<SatinColumn> Of(
         Region region,
@@ -20,8 +20,9 @@ internal static class ColumnFinder
         CancellationToken cancellation
     )
     {
-        var box = region.Bounds();
-        var step = Math.Clamp(StepShare * Math.Max(box.Width, box.Height), Steps.Least, Steps.Most);
+        // A long stroke has half of its outline on each side.
+        var usual = 2 * region.Area / Math.Max(1e-9, region.Rings.Sum(ring => ring.Length));
+        var step = Math.Clamp(StepShare * usual, Steps.Least, Steps.Most);
         var mesh = ColumnMesh.Of(region, step);
         var edges = new RegionEdges(mesh);
         var graph = MeshGraph.Of(mesh);

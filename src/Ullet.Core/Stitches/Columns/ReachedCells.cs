@@ -9,7 +9,7 @@ internal sealed class ReachedCells
     /// <summary>Side of a cell where the shape is small, mm; larger ones have at most <see cref="MostCells"/> along a side.</summary>
     private const double Least = 0.1;
 
-    private const int MostCells = 300;
+    private const int MostCells = 900;
 
     private readonly bool[] _cells;
     private readonly double _cell;

@@ -58,7 +58,7 @@ public static class SatinColumns
             }
             if (wasJoined && sewn.Count > 0)
             {
-                Join(sewn, shape.Runs[0].Points[0], i);
+                Join(sewn, shape, i, work.JoinNearer);
             }
             sewn.AddRange(shape.Runs.Select(run => Run(run.Kind, i, run.Points)));
             fallen.AddRange(shape.Fallen);
@@ -66,11 +66,21 @@ public static class SatinColumns
         return new StepStitches(sewn.ToImmutable(), []) { Fallen = fallen.ToImmutable() };
     }
 
-    /// <summary>The way from one shape to the next: it may show.</summary>
-    private static void Join(ImmutableArray<StitchRun>.Builder sewn, Point to, int shape)
+    /// <summary>The way from one shape to the next: it may show over the gap between them, not more.</summary>
+    private static void Join(ImmutableArray<StitchRun>.Builder sewn, ShapeThread next, int shape, double nearer)
     {
-        var from = sewn[^1].Points[^1];
-        if (from.DistanceTo(to) > StitchDefaults.ShortestStitch)
+        var (from, to) = (sewn[^1].Points[^1], next.Runs[0].Points[0]);
+        var beside = sewn.Where(run => run.Edge == sewn[^1].Edge)
+            .Concat(next.Runs)
+            .Where(run => run.Kind == RunKind.Top)
+            .Select(run => new RunThread(run.Points))
+            .ToList();
+        var (shows, _) = ThreadInSight.Longest(
+            from,
+            to,
+            place => beside.Exists(thread => thread.LiesAt(place, ThreadInSight.Hides))
+        );
+        if (from.DistanceTo(to) > StitchDefaults.ShortestStitch && shows <= nearer + ThreadInSight.Most)
         {
             sewn.Add(Run(RunKind.Underlay, shape, RunStitch.Along([from, to], StitchDefaults.FineRunLength)));
         }

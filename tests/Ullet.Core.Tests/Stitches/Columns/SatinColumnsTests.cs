@@ -285,7 +285,10 @@ public sealed class SatinColumnsTests
         foreach (var (one, two) in here.Runs.Zip(there.Runs))
         {
             Assert.Equal(one.Points.Length, two.Points.Length);
-            Assert.All(one.Points.Zip(two.Points), pair => Assert.True((pair.First + by).DistanceTo(pair.Second) < 1e-5));
+            Assert.All(
+                one.Points.Zip(two.Points),
+                pair => Assert.True((pair.First + by).DistanceTo(pair.Second) < 1e-5)
+            );
         }
 
         static StepStitches Sewn(Region region) =>

@@ -1,0 +1,114 @@
+using System.Collections.Immutable;
+using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Stitches;
+
+namespace Ullet.Core.Maps;
+
+/// <summary>Measures satin over areas and along lines: whether needle points pile up, cloth shows, stitches spill, thread is in sight.</summary>
+public sealed class SatinJudge : IStation<SewnStage, CoverReport>
+{
+    private const double Cell = 0.1;
+
+    /// <summary>A large word is looked at more coarsely: at most so many cells.</summary>
+    private const double MostCells = 600_000;
+
+    private const double MostSpill = 0.1;
+
+    /// <summary>Nothing on the wall lies farther from an edge, mm.</summary>
+    private const double Farthest = 4000;
+
+    public int Version => 1;
+
+    public static bool Judges(Stage stage) => stage.Plan is SatinPlan;
+
+    public long Bytes(CoverReport output) => 4 * Footprint.Thing;
+
+    public ContentHash Key(SewnStage input) =>
+        ContentHash.Of(input.Stage.Key.ToString(), $"satin-judge-{Version}-{input.StitchesKey.Hex}");
+
+    public CoverReport Compute(SewnStage input, CancellationToken cancellation)
+    {
+        var (stage, plan) = (input.Stage, (SatinPlan)input.Stage.Plan);
+        var tops = input.Stitches.Runs.Where(run => run.Kind == RunKind.Top).ToList();
+        if (tops.Count == 0)
+        {
+            return new CoverReport(stage.Key, null, null, null, null);
+        }
+        var area = plan.Area(stage.Outline);
+        var edges = new SegmentIndex([.. area.SelectMany(region => region.Rings)], 1);
+        var inside = new AreaIndex(area);
+        cancellation.ThrowIfCancellationRequested();
+        return new CoverReport(
+            stage.Key,
+            NeedleCrowd.Most([.. tops.SelectMany(run => run.Points)], plan.Numbers.NeedleLimit),
+            Bare(area, tops),
+            Spilled(tops, inside, edges),
+            null
+        )
+        {
+            InSight = InSight(input.Stitches, inside, edges, plan.JoinNearer),
+        };
+    }
+
+    private static MeasuredPlace? Bare(ImmutableArray<Region> area, List<StitchRun> tops)
+    {
+        var box = tops.Aggregate(Box.Empty, (sum, run) => sum.Union(Box.Of(run.Points))).Grown(1);
+        var raster = new ThreadRaster(box, Math.Max(Cell, Math.Sqrt(box.Width * box.Height / MostCells)));
+        foreach (var run in tops)
+        {
+            for (var i = 1; i < run.Points.Length; i++)
+            {
+                Budget.Spend();
+                raster.Draw(run.Points[i - 1], run.Points[i]);
+            }
+        }
+        return BareSpots.Widest(raster, AreaCells.Mark(area, raster));
+    }
+
+    private static MeasuredPlace? Spilled(List<StitchRun> tops, AreaIndex inside, SegmentIndex edges)
+    {
+        MeasuredPlace? worst = null;
+        foreach (var point in tops.SelectMany(run => run.Points))
+        {
+            Budget.Spend();
+            var away = (edges.Nearest(point, 1) ?? edges.Nearest(point, Farthest))?.DistanceTo(point) ?? Farthest;
+            if (away > MostSpill && away > (worst?.Value ?? 0) && !inside.Holds(point))
+            {
+                worst = new MeasuredPlace(point, away);
+            }
+        }
+        return worst;
+    }
+
+    /// <summary>Ways and underlay that lie on cloth in the end, and strokes that leave the area: on its own strokes a thread is not seen.</summary>
+    private static MeasuredPlace? InSight(
+        StepStitches stitches,
+        AreaIndex inside,
+        SegmentIndex edges,
+        double joinNearer
+    )
+    {
+        var threads = stitches.Runs.Select(run => run.Kind == RunKind.Top ? new RunThread(run.Points) : null).ToArray();
+        MeasuredPlace? worst = null;
+        for (var i = 0; i < stitches.Runs.Length; i++)
+        {
+            var run = stitches.Runs[i];
+            Func<Point, bool> isHidden =
+                run.Kind == RunKind.Top
+                    ? place => edges.Nearest(place, StitchDefaults.ThreadWidth) is not null || inside.Holds(place)
+                    : place => threads.Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true);
+            // From one shape to the next thread lies over a gap as wide as was allowed.
+            var isJoin = i > 0 && run.Kind != RunKind.Top && run.Edge != stitches.Runs[i - 1].Edge;
+            var most = isJoin ? joinNearer + ThreadInSight.Most : BareSpots.Narrowest;
+            for (var k = 1; k < run.Points.Length; k++)
+            {
+                Budget.Spend();
+                var (length, at) = ThreadInSight.Longest(run.Points[k - 1], run.Points[k], isHidden);
+                worst = length > most && length > (worst?.Value ?? 0) ? new MeasuredPlace(at, length) : worst;
+            }
+        }
+        return worst;
+    }
+}
