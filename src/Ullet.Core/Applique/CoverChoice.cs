@@ -88,11 +88,9 @@ public static class CoverChoice
 
     private static UnderlayKinds? Underlay(CoverSettings set, CoverKind kind)
     {
-        if (set.Underlay is { } underlay)
+        if (UnderlayChoice.Of(set.Underlay) is { } underlay)
         {
-            return (underlay.CentreRun ? UnderlayKinds.CentreRun : UnderlayKinds.None)
-                | (underlay.EdgeRuns ? UnderlayKinds.EdgeRuns : UnderlayKinds.None)
-                | (underlay.Zigzag ? UnderlayKinds.Zigzag : UnderlayKinds.None);
+            return underlay;
         }
         // Between loose strokes it would show.
         return CoverTable.Of(kind).IsDense ? null : UnderlayKinds.None;

@@ -39,11 +39,7 @@ public static class SatinChoice
         )
         {
             NeedleLimit = preset.NeedleLimit,
-            Underlay = making.Underlay is { } set
-                ? (set.CentreRun ? UnderlayKinds.CentreRun : UnderlayKinds.None)
-                    | (set.EdgeRuns ? UnderlayKinds.EdgeRuns : UnderlayKinds.None)
-                    | (set.Zigzag ? UnderlayKinds.Zigzag : UnderlayKinds.None)
-                : null,
+            Underlay = UnderlayChoice.Of(making.Underlay),
         };
     }
 

@@ -46,6 +46,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(JoinLines), "joinLines")]
 [JsonDerivedType(typeof(KeepTogether), "keepTogether")]
 [JsonDerivedType(typeof(LayDirection), "layDirection")]
+[JsonDerivedType(typeof(PlaceDirection), "placeDirection")]
 [JsonDerivedType(typeof(LayOutAgain), "layOutAgain")]
 [JsonDerivedType(typeof(LockElements), "lockElements")]
 [JsonDerivedType(typeof(MakeConstruction), "makeConstruction")]

@@ -112,6 +112,7 @@ public sealed class Evaluator
                 .. Judged(_judge, stage => stage.Cover is not null, first, cancellation),
                 .. Judged(_satin, SatinJudge.Judges, first, cancellation),
             ],
+            CapHeightOf = CapHeightOf,
             Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
             Turning = turning,
         };

@@ -35,6 +35,9 @@ public sealed record FindingInput(
     /// <summary>What was measured on each cover.</summary>
     public ImmutableArray<CoverReport> Covers { get; init; } = [];
 
+    /// <summary>The cap height of words as they stand, mm; 0 where it is not known.</summary>
+    public Func<Element, double> CapHeightOf { get; init; } = _ => 0;
+
     /// <summary>How much of each piece's edge is held.</summary>
     public ImmutableArray<HoldReport> Holds { get; init; } = [];
 

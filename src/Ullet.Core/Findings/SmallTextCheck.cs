@@ -1,3 +1,4 @@
+using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
 using Ullet.Core.Projects;
@@ -28,10 +29,9 @@ internal sealed class SmallTextCheck : ICheck
                 isSingle ? LeastSingle
                 : isSatin ? LeastSatin
                 : LeastElse;
-            var lines = form.Text.Split('\n').Length;
-            var height = words.Box.Height / lines;
+            var height = input.CapHeightOf(words);
             var place = new Point(words.Box.X, words.Box.Y);
-            if (height < least)
+            if (height > 0 && height < least - 0.05)
             {
                 yield return new Finding(
                     "text-small",
@@ -46,9 +46,9 @@ internal sealed class SmallTextCheck : ICheck
                         )
                 );
             }
-            var ground = input.Project.FindCloth(
-                words.PatternPart is null ? input.Project.Hooping.TopClothId : words.SettingsOf<ClothMaking>()?.ClothId
-            );
+            var ground = words.PatternPart is null
+                ? SatinChoice.Ground(words, input.Project)
+                : input.Project.FindCloth(words.SettingsOf<ClothMaking>()?.ClothId);
             if (ground is { } cloth && (cloth.IsDeepPile || cloth.Kind == ClothKind.Fleece))
             {
                 yield return new Finding(

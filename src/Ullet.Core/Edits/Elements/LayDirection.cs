@@ -19,18 +19,21 @@ public sealed record LayDirection : MakingEdit<SatinMaking>
 
     public override string Label(Project before) => $"Turn the strokes of {PieceName(before)}";
 
+    internal static Refusal TooMany(Element element) =>
+        new(
+            "directions-too-many",
+            "elementId",
+            $"{element.Name} has {SatinMaking.MostDirections} direction lines already; take some away first."
+        )
+        {
+            Kind = RefusalKind.NotPossible,
+        };
+
     private protected override Result<Project> Change(Element element, SatinMaking making, Project project)
     {
         if (making.Directions.Length >= SatinMaking.MostDirections)
         {
-            return new Refusal(
-                "directions-too-many",
-                "elementId",
-                $"{element.Name} has {SatinMaking.MostDirections} direction lines already; take some away first."
-            )
-            {
-                Kind = RefusalKind.NotPossible,
-            };
+            return TooMany(element);
         }
         var line = new DirectionLine(
             BoxFit.SpotOf(element.Box, new Point(FromX, FromY)),

@@ -147,6 +147,7 @@ export type SatinEdge = Schemas["SatinEdge"];
 export type Letter = Schemas["LetterDto"];
 export type Clip = Schemas["Clip"];
 export type FontSample = Schemas["FontSample"];
+export type UnderlaySettings = Schemas["UnderlaySettings"];
 export type SampleRequest = Schemas["SampleRequest"];
 export type FontKind = Schemas["FontKind"];
 export type DrawingPreview = Schemas["DrawingPreview"];

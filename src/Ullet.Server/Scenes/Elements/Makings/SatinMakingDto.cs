@@ -13,13 +13,19 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="Fallen">Stretches that are sewn otherwise, as they are too narrow or too wide.</param>
 /// <param name="Said">What its thread asks for, in a sentence; empty for nothing.</param>
 /// <param name="Directions">Its direction lines on the wall, mm.</param>
+/// <param name="Underlay">What is ticked; where nothing is set, what ticking begins from.</param>
+/// <param name="JoinNearer">Letters nearer than this are sewn on without a trim, as it holds, mm.</param>
+/// <param name="Band">The band along its lines, as it holds.</param>
 public sealed record SatinMakingDto(
     SatinMaking Set,
     double Spacing,
     double Compensation,
     ImmutableArray<FallenDto> Fallen,
     string Said,
-    ImmutableArray<DirectionDto> Directions
+    ImmutableArray<DirectionDto> Directions,
+    UnderlaySettings Underlay,
+    double JoinNearer,
+    SatinBand Band
 ) : MakingDto;
 
 /// <summary>A stretch that is sewn otherwise.</summary>
@@ -31,7 +37,16 @@ public sealed record SatinMakingDto(
 public sealed record FallenDto(bool IsTooWide, double X, double Y, double Length, double Width);
 
 /// <summary>A direction line on the wall, mm.</summary>
-public sealed record DirectionDto(double FromX, double FromY, double ToX, double ToY);
+public sealed record DirectionDto(double FromX, double FromY, double ToX, double ToY)
+{
+    /// <summary>Degrees to the right.</summary>
+    public required double Angle { get; init; }
+
+    /// <summary>Its middle.</summary>
+    public required double X { get; init; }
+
+    public required double Y { get; init; }
+}
 
 /// <summary>Satin as screens show it.</summary>
 internal static class SatinMakingDtos
@@ -52,9 +67,18 @@ internal static class SatinMakingDtos
                 {
                     var from = Core.Outlines.BoxFit.OnWall(element.Box, line.From);
                     var to = Core.Outlines.BoxFit.OnWall(element.Box, line.To);
-                    return new DirectionDto(from.X, from.Y, to.X, to.Y);
+                    var along = to - from;
+                    return new DirectionDto(from.X, from.Y, to.X, to.Y)
+                    {
+                        Angle = Math.Round(Math.Atan2(along.Y, along.X) * 180 / Math.PI, 1),
+                        X = Math.Round((from.X + to.X) / 2, 2),
+                        Y = Math.Round((from.Y + to.Y) / 2, 2),
+                    };
                 }),
-            ]
+            ],
+            satin.Underlay ?? UnderlayChoice.Usual,
+            satin.JoinNearer ?? SatinChoice.JoinNearer,
+            satin.Band
         );
     }
 

@@ -39,7 +39,7 @@ export const satin: CanvasMaking<"satin"> = {
   },
   holds: (probe, element, at, reach) =>
     element.making.set.alongLines
-      ? isOnLine(probe, element, at, Math.max(reach, (element.making.set.band?.width ?? 2.5) / 2))
+      ? isOnLine(probe, element, at, Math.max(reach, (element.making.band.width ?? 0) / 2))
       : probe.isPointInPath(outlineOf(element), at.x, at.y, "evenodd"),
   signature: () => "",
 };

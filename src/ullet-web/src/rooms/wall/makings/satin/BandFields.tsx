@@ -6,13 +6,10 @@ import { Tick } from "../../../../parts/fields/Tick";
 import type { ElementProps } from "../../card/elementProps";
 import { useSatin } from "./useSatin";
 
-const USUAL: Required<SatinBand> = { width: 2.5, swell: "even", cap: "round" };
-
 /** The band along a line: its width, how it swells, how it ends. */
 export function BandFields({ projectId, element }: ElementProps<Made<"satin">>) {
   const { change } = useSatin(projectId, element);
-  const { set } = element.making;
-  const band = { ...USUAL, ...set.band };
+  const { set, band } = element.making;
   const isOpen = isFormed(element, "drawing") && element.form.isOpen;
   const turn = (part: Partial<SatinBand>) => change({ band: { ...band, ...part } });
   return (
@@ -26,10 +23,15 @@ export function BandFields({ projectId, element }: ElementProps<Made<"satin">>) 
       )}
       {set.alongLines ? (
         <div className="grid grid-cols-[88px_1fr_1fr] gap-1.5">
-          <NumberField label="Band width" value={band.width} unit="mm" onTyped={(width) => turn({ width })} />
+          <NumberField
+            label="Band width"
+            value={band.width ?? 0}
+            unit="mm"
+            onTyped={(width) => turn({ width })}
+          />
           <Choice
             label="Widest"
-            value={band.swell}
+            value={band.swell ?? "even"}
             options={[
               { value: "even", label: "the same all along" },
               { value: "middle", label: "in its middle" },
@@ -40,7 +42,7 @@ export function BandFields({ projectId, element }: ElementProps<Made<"satin">>) 
           />
           <Choice
             label="Ends"
-            value={band.cap}
+            value={band.cap ?? "round"}
             options={[
               { value: "round", label: "round" },
               { value: "square", label: "square" },

@@ -6,12 +6,10 @@ import { Tick } from "../../../../parts/fields/Tick";
 import type { ElementProps } from "../../card/elementProps";
 import { useSatin } from "./useSatin";
 
-const USUAL_JOIN = 1;
-
 /** Where a word begins, whether its letters are steps, and which are sewn on without a trim. */
 export function LetterSewingFields({ projectId, element }: ElementProps<Made<"satin">>) {
   const { change } = useSatin(projectId, element);
-  const { set } = element.making;
+  const { set, joinNearer } = element.making;
   return (
     <>
       <div className="grid grid-cols-[1fr_120px] gap-1.5">
@@ -26,9 +24,9 @@ export function LetterSewingFields({ projectId, element }: ElementProps<Made<"sa
         />
         <NumberField
           label="Join nearer than"
-          value={set.joinNearer ?? USUAL_JOIN}
+          value={joinNearer}
           unit="mm"
-          onTyped={(joinNearer) => change({ joinNearer })}
+          onTyped={(typed) => change({ joinNearer: typed })}
         />
       </div>
       <Tick

@@ -2,23 +2,16 @@ import type { Made } from "../../../../api/elements";
 import { useCatalogue } from "../../../../api/queries";
 import { Choice } from "../../../../parts/fields/Choice";
 import { SlideField } from "../../../../parts/fields/SlideField";
-import { Tick } from "../../../../parts/fields/Tick";
 import { ThreadSwatch } from "../../../../parts/Swatch";
-import { TextButton } from "../../../../parts/TextButton";
 import type { ElementProps } from "../../card/elementProps";
+import { UnderlayTicks } from "../UnderlayTicks";
 import { useSatin } from "./useSatin";
-
-const RUNS = [
-  { key: "centreRun", name: "middle run" },
-  { key: "edgeRuns", name: "side runs" },
-  { key: "zigzag", name: "zigzag" },
-] as const;
 
 /** Thread, spacing, compensation and underlay of satin. */
 export function SatinFields({ projectId, scene, element }: ElementProps<Made<"satin">>) {
   const catalogue = useCatalogue().data;
   const { change, slide } = useSatin(projectId, element);
-  const { set, spacing, compensation, said } = element.making;
+  const { set, spacing, compensation, said, underlay } = element.making;
   if (!catalogue) return null;
   const usual = scene.threads.find((thread) => thread.id === scene.hooping.coverThreadId);
   const thread = scene.threads.find((known) => known.id === set.threadId) ?? usual;
@@ -61,37 +54,13 @@ export function SatinFields({ projectId, scene, element }: ElementProps<Made<"sa
         onSlide={(next) => slide({ compensation: next })}
         onTaken={(next) => change({ compensation: next })}
       />
-      <fieldset>
-        <legend className="text-[13px] text-muted">
-          Underlay
-          {set.underlay ? (
-            <TextButton className="ml-2" onClick={() => change({ underlay: null })}>
-              by width again
-            </TextButton>
-          ) : (
-            ", by each column’s width"
-          )}
-        </legend>
-        <div className="flex gap-3 text-[14px]">
-          {RUNS.map(({ key, name }) => (
-            <Tick
-              key={key}
-              label={name}
-              checked={set.underlay ? set.underlay[key] : key === "centreRun"}
-              onChanged={(on) =>
-                change({
-                  underlay: {
-                    centreRun: set.underlay?.centreRun ?? true,
-                    edgeRuns: set.underlay?.edgeRuns ?? true,
-                    zigzag: set.underlay?.zigzag ?? false,
-                    [key]: on,
-                  },
-                })
-              }
-            />
-          ))}
-        </div>
-      </fieldset>
+      <UnderlayTicks
+        holds={underlay}
+        isSet={Boolean(set.underlay)}
+        unset=", by each column’s width"
+        onTicked={(part) => change({ underlay: { ...underlay, ...part } })}
+        onUnset={() => change({ underlay: null })}
+      />
     </>
   );
 }
