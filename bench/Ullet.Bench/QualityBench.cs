@@ -87,7 +87,13 @@ internal static class QualityBench
                 holds &= Row($"letters of unseen fonts, {size:0} mm", letters, mayBeThin: size <= Small);
                 holds &= SewnBench.Run($"unseen {size:0} mm", letters);
             }
+            foreach (var size in ColumnBench.Sizes.Where(size => size >= 12))
+            {
+                var letters = QualitySamples.DrawnLetters(seed, size).ToList();
+                holds &= ColumnBench.Unseen($"letters of unseen fonts, {size:0} mm", letters);
+            }
             var icons = QualitySamples.Icons(IconPackages.Drawn(seed)).ToList();
+            holds &= ColumnBench.Unseen("unseen icons, 80 mm", icons);
             holds &= Row("unseen icons, 80 mm", icons);
             holds &= SewnBench.Run("unseen icons", icons);
         }

