@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Lettering;
 using Ullet.Core.Stitches;
 using Ullet.Core.Tests.Quality;
 
@@ -8,7 +9,7 @@ namespace Ullet.Files.Tests.Fonts;
 /// <summary>Letters of real fonts in satin, looked at with a plain raster; the whole table is in the bench.</summary>
 public sealed class SatinLettersTests
 {
-    private const double Few = 0.08;
+    private const double Few = 0.065;
 
     private static readonly ColumnNumbers Usual = new(0.40, 0.2);
 
@@ -28,18 +29,11 @@ public sealed class SatinLettersTests
     public void Letters_AreCoveredAndKeepTheBounds(string font, double capHeight, string letters)
     {
         var face = DemoWork.Fonts.Find(font)!;
-        var scale = capHeight / face.CapHeight;
         var breaches = new List<string>();
         var (length, leaning, pairs, turned) = (0.0, 0.0, 0, 0);
         foreach (var letter in letters)
         {
-            var outline = FilledOutline.Of(
-                face.Shape(letter.ToString(), ligatures: false)
-                    .SelectMany(glyph => face.Contours(glyph.Glyph))
-                    .Select(contour => contour.Transform(Affine.Scale(scale, scale))),
-                FillRule.NonZero
-            );
-            ImmutableArray<Region> regions = outline.Flatten();
+            var regions = Letter(face, letter, capHeight);
             var sewn = SatinColumns.Make(regions, Usual, ColumnWork.Plain, TestContext.Current.CancellationToken);
             var wide = RegionOffset.By(regions, Usual.Compensation);
             var directions = new ColumnDirections(wide, sewn);
@@ -57,7 +51,42 @@ public sealed class SatinLettersTests
         // Of all letters of a font it is 5 % (the bench counts them); of so few it may be a little more.
         Assert.True(leaning <= Few * length, $"{leaning / length:P1} of the strokes lean");
         Assert.True(turned <= Few * pairs, $"{turned} of {pairs} strokes turn from the last");
-        // Two of a font's bounds may be missed by a little here; the bench counts all of them.
-        Assert.True(breaches.Count <= 2, string.Join("; ", breaches));
+        // One of a font's bounds may be missed by a little here; the bench counts all of them.
+        Assert.True(breaches.Count <= 1, string.Join("; ", breaches));
+    }
+
+    /// <summary>Edges of letters may come so near each other that leaving vertices out lets them touch.</summary>
+    [Fact]
+    public void EveryShippedFont_IsSewnAtAnySize()
+    {
+        foreach (var entry in DemoWork.Fonts.Entries.Where(entry => !SingleLineFonts.Has(entry.Id)))
+        {
+            foreach (var capHeight in (double[])[6, 13, 20, 61])
+            {
+                foreach (var letter in "fQ&8")
+                {
+                    var sewn = SatinColumns.Make(
+                        Letter(DemoWork.Fonts.Find(entry.Id)!, letter, capHeight),
+                        Usual,
+                        ColumnWork.Plain,
+                        TestContext.Current.CancellationToken
+                    );
+                    Assert.True(sewn.PointCount > 20, $"{letter} of {entry.Id}, {capHeight} mm");
+                }
+            }
+        }
+    }
+
+    private static ImmutableArray<Region> Letter(IFontFace face, char letter, double capHeight)
+    {
+        var scale = capHeight / face.CapHeight;
+        return FilledOutline
+            .Of(
+                face.Shape(letter.ToString(), ligatures: false)
+                    .SelectMany(glyph => face.Contours(glyph.Glyph))
+                    .Select(contour => contour.Transform(Affine.Scale(scale, scale))),
+                FillRule.NonZero
+            )
+            .Flatten();
     }
 }

@@ -49,7 +49,6 @@ internal sealed class ColumnBand
         var (from, to, mouths, ways) = (new List<Point>(), new List<Point>(), new List<bool>(), new List<double>());
         foreach (var (triangle, way) in own)
         {
-            Area += mesh.Area(triangle);
             for (var k = 0; k < 3; k++)
             {
                 Budget.Spend();
@@ -81,9 +80,6 @@ internal sealed class ColumnBand
 
     /// <summary>The edge under which it ends; null where it has an end of its own.</summary>
     internal (Point A, Point B)? End { get; }
-
-    /// <summary>mm².</summary>
-    internal double Area { get; }
 
     /// <summary>The stretch of a straight line that lies in the band and is looked for, in distances along the line; null when none does.</summary>
     /// <param name="through">A place of the line, mm.</param>

@@ -21,6 +21,16 @@ internal sealed class ColumnMesh
     /// <summary>Vertices that lie no farther from the line between their neighbours are left out, mm.</summary>
     private const double Rough = 0.012;
 
+    /// <summary>How roughly an outline is given to the library, mm, and how far it is turned, degrees, tried in this order.</summary>
+    private static readonly (double Rough, double Turned)[] Attempts =
+    [
+        (Rough, 0),
+        (0, 0),
+        (0, 17.3),
+        (0, 41.9),
+        (0, 68.7),
+    ];
+
     private ColumnMesh(Point[] points, int[] corners, int[] beside) =>
         (Points, Corners, Beside) = (points, corners, beside);
 
@@ -81,19 +91,14 @@ internal sealed class ColumnMesh
     /// <param name="step">Longer edges are divided, mm.</param>
     internal static ColumnMesh Of(Region region, double step)
     {
-        var polygon = PlaneGeometry.Factory.CreatePolygon(
-            Divided(region.Shell, step),
-            [.. region.Holes.Select(hole => Divided(hole, step))]
-        );
-        LibraryWork.Triangles(polygon);
-        var triangles = new ConstrainedDelaunayTriangulator(polygon).GetTriangles();
+        var (triangles, original) = Triangles(region, step);
         var numbers = new Dictionary<Tri, int>(triangles.Count, ReferenceEqualityComparer.Instance);
         for (var i = 0; i < triangles.Count; i++)
         {
             numbers[triangles[i]] = i;
         }
-        var known = new Dictionary<(double, double), int>(polygon.NumPoints);
-        var points = new List<Point>(polygon.NumPoints);
+        var known = new Dictionary<(double, double), int>(original.Count);
+        var points = new List<Point>(original.Count);
         var corners = new int[3 * triangles.Count];
         var beside = new int[3 * triangles.Count];
         for (var i = 0; i < triangles.Count; i++)
@@ -105,7 +110,7 @@ internal sealed class ColumnMesh
                 if (!known.TryGetValue((at.X, at.Y), out var vertex))
                 {
                     known[(at.X, at.Y)] = vertex = points.Count;
-                    points.Add(new Point(at.X, at.Y));
+                    points.Add(original[(at.X, at.Y)]);
                 }
                 corners[(3 * i) + k] = vertex;
                 beside[(3 * i) + k] =
@@ -117,12 +122,54 @@ internal sealed class ColumnMesh
         return new ColumnMesh([.. points], corners, beside);
     }
 
-    /// <summary>A ring without vertices that hardly matter, its long edges divided.</summary>
-    private static LinearRing Divided(Ring ring, double step)
+    /// <summary>The triangles of a region, and where each of their corners lies in it.</summary>
+    /// <remarks>The library joins holes to the shell, and fails where edges come so near each other that leaving vertices out lets them
+    /// touch, or where corners of holes lie one above the other: then it is given the whole outline, and turned. Where nothing helps there
+    /// are no triangles: the region has no columns, all of it is a rest.</remarks>
+    private static (IList<Tri> Triangles, Dictionary<(double, double), Point> Original) Triangles(
+        Region region,
+        double step
+    )
     {
-        var corners = PlaneGeometry.Simplified(ring.Points.Append(ring.Points[0]), Rough).SkipLast(1).ToList();
+        foreach (var (rough, turned) in Attempts)
+        {
+            var turn = Affine.Rotate(turned);
+            var original = new Dictionary<(double, double), Point>();
+            var polygon = PlaneGeometry.Factory.CreatePolygon(Of(region.Shell), [.. region.Holes.Select(Of)]);
+            LibraryWork.Triangles(polygon);
+            try
+            {
+                return (new ConstrainedDelaunayTriangulator(polygon).GetTriangles(), original);
+            }
+            catch (InvalidOperationException)
+            {
+                Budget.Spend();
+            }
+
+            LinearRing Of(Ring ring)
+            {
+                var points = Divided(ring, step, rough);
+                var corners = new Coordinate[points.Count + 1];
+                for (var k = 0; k < points.Count; k++)
+                {
+                    var at = turn.Apply(points[k]);
+                    original[(at.X, at.Y)] = points[k];
+                    corners[k] = new Coordinate(at.X, at.Y);
+                }
+                corners[^1] = corners[0].Copy();
+                return PlaneGeometry.Factory.CreateLinearRing(corners);
+            }
+        }
+        return ([], []);
+    }
+
+    /// <summary>A ring without vertices that hardly matter, its long edges divided.</summary>
+    private static List<Point> Divided(Ring ring, double step, double rough)
+    {
+        var corners =
+            rough > 0 ? PlaneGeometry.Simplified(ring.Points.Append(ring.Points[0]), rough).SkipLast(1).ToList() : [];
         corners = corners.Count < 3 ? [.. ring.Points] : corners;
-        var points = new List<Coordinate>(2 * corners.Count);
+        var points = new List<Point>(2 * corners.Count);
         for (var i = 0; i < corners.Count; i++)
         {
             Budget.Spend();
@@ -130,11 +177,9 @@ internal sealed class ColumnMesh
             var pieces = Math.Max(1, (int)Math.Ceiling(from.DistanceTo(to) / step));
             for (var k = 0; k < pieces; k++)
             {
-                var at = Point.Lerp(from, to, k / (double)pieces);
-                points.Add(new Coordinate(at.X, at.Y));
+                points.Add(Point.Lerp(from, to, k / (double)pieces));
             }
         }
-        points.Add(points[0].Copy());
-        return PlaneGeometry.Factory.CreateLinearRing([.. points]);
+        return points;
     }
 }

@@ -80,15 +80,7 @@ internal static class ColumnParts
         }
     }
 
-    private static double Way(SatinColumn column, ColumnPart part)
-    {
-        var way = 0.0;
-        for (var i = part.From + 1; i <= part.To; i++)
-        {
-            way += column.Middle(i).DistanceTo(column.Middle(i - 1));
-        }
-        return way;
-    }
+    private static double Way(SatinColumn column, ColumnPart part) => column.Way(part.From, part.To);
 
     private static ColumnKind KindOf(double width, ColumnLimits limits) =>
         width < limits.Narrowest ? ColumnKind.Run

@@ -47,7 +47,7 @@ internal static class ColumnSharing
             {
                 continue;
             }
-            var from = columns[owner[rest[0]]];
+            var from = columns[owner[rest.First()]];
             changed.Add(from);
             var to = Neighbour(mesh, columns, owner, rest);
             from.Groups.ForEach(group => group.RemoveAll(rest.Contains));
@@ -73,26 +73,27 @@ internal static class ColumnSharing
     }
 
     /// <summary>The missed triangles of one column that hang together with one of them.</summary>
-    private static List<int> Connected(ColumnMesh mesh, int[] owner, HashSet<int> missed)
+    private static HashSet<int> Connected(ColumnMesh mesh, int[] owner, HashSet<int> missed)
     {
         var first = missed.First();
-        var found = new List<int> { first };
-        for (var i = 0; i < found.Count; i++)
+        var found = new HashSet<int> { first };
+        var open = new Queue<int>([first]);
+        while (open.TryDequeue(out var at))
         {
             for (var k = 0; k < 3; k++)
             {
                 Budget.Spend();
-                var next = mesh.Beside[(3 * found[i]) + k];
-                if (next >= 0 && missed.Contains(next) && owner[next] == owner[first] && !found.Contains(next))
+                var next = mesh.Beside[(3 * at) + k];
+                if (next >= 0 && missed.Contains(next) && owner[next] == owner[first] && found.Add(next))
                 {
-                    found.Add(next);
+                    open.Enqueue(next);
                 }
             }
         }
         return found;
     }
 
-    private static Receiver? Neighbour(ColumnMesh mesh, List<MeshColumn> columns, int[] owner, List<int> rest)
+    private static Receiver? Neighbour(ColumnMesh mesh, List<MeshColumn> columns, int[] owner, HashSet<int> rest)
     {
         Receiver? best = null;
         var longest = 0.0;

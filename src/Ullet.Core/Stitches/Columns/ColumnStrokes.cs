@@ -11,7 +11,10 @@ internal static class ColumnStrokes
     /// <summary>Shorter strokes at an end are left out, mm.</summary>
     private const double Least = 0.25;
 
-    /// <summary>The places in order, with the number of the one at the spine's first place.</summary>
+    /// <summary>A stroke past its line's end that is so many times longer than the last lies along the column under which this one ends.</summary>
+    private const double Sudden = 2;
+
+    /// <summary>The places in order; none where the band is nowhere wide enough.</summary>
     internal static StrokePlace[] Of(ColumnBand band, RegionEdges region, ColumnSpine spine)
     {
         var n = spine.Points.Length;
@@ -80,7 +83,8 @@ internal static class ColumnStrokes
                 }
                 break;
             }
-            if (stretch.Length < Least && (i < 0 || i >= spine.Points.Length))
+            var isPast = i < 0 || i >= spine.Points.Length;
+            if (isPast && (stretch.Length < Least || (mouth is not null && stretch.Length > Sudden * last.Length)))
             {
                 break;
             }

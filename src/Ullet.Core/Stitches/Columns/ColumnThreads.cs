@@ -17,6 +17,9 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
     /// <summary>Shorter strokes keep their length in gentle bends, mm.</summary>
     private const double Narrow = 2;
 
+    /// <summary>Strokes that run the same way turn by no more from one to the next in gentle bends, degrees.</summary>
+    private const double MostTurn = 10.5;
+
     private readonly ShortStrokes _short = new(numbers.Spacing, StitchDefaults.CrowdedShare, narrow: Narrow);
     private readonly List<TopThread> _tops = [];
 
@@ -53,7 +56,7 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
                 break;
             case ColumnKind.Strokes:
                 var strokes = new List<Stroke>();
-                StrokeSpread.Add(places, numbers.Spacing, isSmooth: false, strokes);
+                StrokeSpread.Add(places, numbers.Spacing, isSmooth: false, strokes, MostTurn);
                 var thread = new TopThread(0, null, strokes.Count + 8) { IsClosing = closes };
                 var end = isReversed == start is null ? 0 : strokes.Count - 1;
                 var isOutside =

@@ -128,7 +128,7 @@ internal sealed class ColumnTree
         return null;
     }
 
-    /// <summary>The column that lies nearest to one that is reached.</summary>
+    /// <summary>The column that lies nearest to one that is reached: an end of either beside a stroke of the other.</summary>
     private (int Parent, ColumnLink Link) Touching(List<int> order, bool[] reached)
     {
         (int Parent, ColumnLink Link) best = default;
@@ -139,22 +139,39 @@ internal sealed class ColumnTree
             {
                 continue;
             }
-            var column = _columns[c];
-            foreach (var end in (ReadOnlySpan<int>)[0, column.Places.Length - 1])
+            foreach (var parent in order)
             {
-                foreach (var parent in order)
+                foreach (var end in Ends(c))
                 {
-                    Budget.Spend();
-                    var (at, beside) = _columns[parent].NearestStroke(column.Middle(end));
-                    // Of those it lies beside, the one whose middle is nearest.
-                    var away = beside + (Aside * _columns[parent].Middle(at).DistanceTo(column.Middle(end)));
-                    if (away < nearest)
-                    {
-                        (best, nearest) = ((parent, new ColumnLink(c, at, end)), away);
-                    }
+                    var (at, away) = Beside(c, end, parent);
+                    Take(parent, new ColumnLink(c, at, end), away);
+                }
+                foreach (var end in Ends(parent))
+                {
+                    var (entry, away) = Beside(parent, end, c);
+                    Take(parent, new ColumnLink(c, end, entry), away);
                 }
             }
         }
         return best;
+
+        void Take(int parent, ColumnLink link, double away)
+        {
+            if (away < nearest)
+            {
+                (best, nearest) = ((parent, link), away);
+            }
+        }
+    }
+
+    private int[] Ends(int column) => [0, _columns[column].Places.Length - 1];
+
+    /// <summary>The place of another column whose stroke lies beside a place of one; of several the one whose middle is nearest.</summary>
+    private (int Place, double Away) Beside(int column, int place, int other)
+    {
+        Budget.Spend();
+        var spot = _columns[column].Middle(place);
+        var (at, away) = _columns[other].NearestStroke(spot);
+        return (at, away + (Aside * _columns[other].Middle(at).DistanceTo(spot)));
     }
 }

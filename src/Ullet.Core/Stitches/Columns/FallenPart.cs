@@ -16,11 +16,7 @@ public sealed record FallenPart(bool IsTooWide, Point At, double Length, double 
     {
         foreach (var part in ColumnParts.Of(column, limits).Where(part => part.Kind != ColumnKind.Strokes))
         {
-            var way = 0.0;
-            for (var i = part.From + 1; i <= part.To; i++)
-            {
-                way += column.Middle(i).DistanceTo(column.Middle(i - 1));
-            }
+            var way = column.Way(part.From, part.To);
             var widths = column.Places[part.From..(part.To + 1)].Select(place => place.Length).Order().ToList();
             var width = part.Kind == ColumnKind.Rows ? widths[^1] : widths[widths.Count / 2];
             if (way < Short)

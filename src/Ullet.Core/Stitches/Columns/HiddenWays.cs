@@ -17,7 +17,7 @@ internal sealed class HiddenWays
     private const double MostOver = 2.5;
 
     /// <summary>So much longer a way under later thread is preferred to one over thread.</summary>
-    private const double OverCost = 15;
+    private const double OverCost = 7;
 
     private static readonly (int X, int Y)[] Beside =
     [
@@ -175,7 +175,7 @@ internal sealed class HiddenWays
         return x < 0 || y < 0 || x >= _columns || y >= _rows ? -1 : (y * _columns) + x;
     }
 
-    /// <summary>Marks the cells that a stitch passes and those beside them.</summary>
+    /// <summary>Marks the cells that a stitch passes and those beside them that its thread hides.</summary>
     private void Draw(Point from, Point to, int order)
     {
         var looks = (int)(from.DistanceTo(to) / _cell) + 1;
@@ -187,10 +187,22 @@ internal sealed class HiddenWays
             // The box is wider than what is drawn: no cell beside one lies outside.
             var cell = ((int)(y + (i * dy)) * _columns) + (int)(x + (i * dx));
             _last[cell] = Math.Max(_last[cell], order);
-            _last[cell - 1] = Math.Max(_last[cell - 1], order);
-            _last[cell + 1] = Math.Max(_last[cell + 1], order);
-            _last[cell - _columns] = Math.Max(_last[cell - _columns], order);
-            _last[cell + _columns] = Math.Max(_last[cell + _columns], order);
+            MarkNear(cell - 1);
+            MarkNear(cell + 1);
+            MarkNear(cell - _columns);
+            MarkNear(cell + _columns);
+        }
+
+        void MarkNear(int cell)
+        {
+            if (
+                _last[cell] < order
+                && Middle(cell) is var spot
+                && SegmentIndex.Foot(spot, from, to).DistanceTo(spot) <= _cell
+            )
+            {
+                _last[cell] = order;
+            }
         }
     }
 }

@@ -3,45 +3,6 @@ using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
-/// <summary>A place where branches meet: the triangles between them.</summary>
-internal sealed class MeshNode
-{
-    internal List<int> Triangles { get; } = [];
-
-    /// <summary>The branches that end here; one that begins and ends here stands twice.</summary>
-    internal List<MeshBranch> Branches { get; } = [];
-}
-
-/// <summary>Triangles one after the other between two nodes, or from a node to where the shape ends.</summary>
-internal sealed class MeshBranch
-{
-    /// <summary>The chords across it in order; the first lies at <see cref="From"/>, the last at <see cref="To"/> or before the end.</summary>
-    internal List<Rung> Rungs { get; init; } = [];
-
-    /// <summary>The triangles before each rung and, unless it is closed, after the last; none before a rung at a node.</summary>
-    internal List<List<int>> Groups { get; init; } = [];
-
-    internal IEnumerable<int> Triangles => Groups.SelectMany(group => group);
-
-    /// <summary>Where it begins; null where the shape ends.</summary>
-    internal MeshNode? From { get; set; }
-
-    /// <summary>Where it ends; null where the shape ends.</summary>
-    internal MeshNode? To { get; set; }
-
-    /// <summary>True when it goes round and meets itself.</summary>
-    internal bool IsClosed { get; set; }
-
-    internal bool IsLeaf => !IsClosed && (From is null || To is null);
-
-    internal void Reverse()
-    {
-        Groups.Reverse();
-        Rungs.Reverse();
-        (From, To) = (To, From);
-    }
-}
-
 /// <summary>The branches of a mesh and the nodes where they meet, without those that are only a corner of the outline.</summary>
 /// <remarks>A branch from a node into a corner that is shallower than the last of <see cref="Shallow"/> of its mouth belongs to the node: strokes of
 /// the column that goes through or ends there reach it. Nodes that lie within each other are one.</remarks>
@@ -55,10 +16,14 @@ internal sealed class MeshGraph
     private const double Merged = 0.55;
 
     private readonly ColumnMesh _mesh;
-    private readonly List<MeshNode> _nodes = [];
-    private readonly List<MeshBranch> _branches = [];
+    private readonly List<MeshNode> _nodes;
+    private readonly List<MeshBranch> _branches;
 
-    private MeshGraph(ColumnMesh mesh) => _mesh = mesh;
+    private MeshGraph(ColumnMesh mesh)
+    {
+        _mesh = mesh;
+        (_nodes, _branches) = MeshTrace.Of(mesh);
+    }
 
     internal IReadOnlyList<MeshNode> Nodes => _nodes;
 
@@ -68,154 +33,9 @@ internal sealed class MeshGraph
     internal static MeshGraph Of(ColumnMesh mesh)
     {
         var graph = new MeshGraph(mesh);
-        graph.Trace();
         graph.Prune();
         graph.Merge();
         return graph;
-    }
-
-    private void Trace()
-    {
-        var nodeOf = new Dictionary<int, MeshNode>();
-        for (var t = 0; t < _mesh.Count; t++)
-        {
-            if (_mesh.Degree(t) is 3 or 0)
-            {
-                var node = new MeshNode();
-                node.Triangles.Add(t);
-                nodeOf[t] = node;
-                _nodes.Add(node);
-            }
-        }
-        var seen = new bool[_mesh.Count];
-        var entered = new HashSet<(int, int)>();
-        foreach (var (t, node) in nodeOf)
-        {
-            for (var k = 0; k < 3; k++)
-            {
-                if (_mesh.Beside[(3 * t) + k] >= 0 && !entered.Contains((t, k)))
-                {
-                    Follow(t, k, node, nodeOf, seen, entered);
-                }
-            }
-        }
-        for (var t = 0; t < _mesh.Count; t++)
-        {
-            if (!seen[t] && _mesh.Degree(t) == 1)
-            {
-                FromEnd(t, seen);
-            }
-        }
-        for (var t = 0; t < _mesh.Count; t++)
-        {
-            if (!seen[t] && _mesh.Degree(t) == 2)
-            {
-                Round(t, seen);
-            }
-        }
-    }
-
-    private void Follow(
-        int from,
-        int edge,
-        MeshNode node,
-        Dictionary<int, MeshNode> nodeOf,
-        bool[] seen,
-        HashSet<(int, int)> entered
-    )
-    {
-        var branch = new MeshBranch
-        {
-            From = node,
-            Groups =
-            [
-                [],
-            ],
-        };
-        var (at, through) = (from, edge);
-        entered.Add((from, edge));
-        while (true)
-        {
-            Budget.Spend();
-            branch.Rungs.Add(_mesh.Edge(at, through));
-            var next = _mesh.Beside[(3 * at) + through];
-            var back = EdgeTo(next, at);
-            if (nodeOf.TryGetValue(next, out var end))
-            {
-                entered.Add((next, back));
-                branch.To = end;
-                branch.Groups.Add([]);
-                end.Branches.Add(branch);
-                break;
-            }
-            branch.Groups.Add([next]);
-            seen[next] = true;
-            if (_mesh.Degree(next) == 1)
-            {
-                break;
-            }
-            (at, through) = (next, Other(next, back));
-        }
-        node.Branches.Add(branch);
-        _branches.Add(branch);
-    }
-
-    /// <summary>A shape without nodes that has two ends.</summary>
-    private void FromEnd(int first, bool[] seen)
-    {
-        var branch = new MeshBranch();
-        var (at, back) = (first, -1);
-        while (true)
-        {
-            Budget.Spend();
-            branch.Groups.Add([at]);
-            seen[at] = true;
-            var through = Other(at, back);
-            if (through < 0)
-            {
-                break;
-            }
-            branch.Rungs.Add(_mesh.Edge(at, through));
-            var next = _mesh.Beside[(3 * at) + through];
-            (at, back) = (next, EdgeTo(next, at));
-        }
-        _branches.Add(branch);
-    }
-
-    /// <summary>A ring without nodes.</summary>
-    private void Round(int first, bool[] seen)
-    {
-        var branch = new MeshBranch { IsClosed = true };
-        var (at, back) = (first, -1);
-        do
-        {
-            Budget.Spend();
-            branch.Groups.Add([at]);
-            seen[at] = true;
-            var through = Other(at, back);
-            branch.Rungs.Add(_mesh.Edge(at, through));
-            var next = _mesh.Beside[(3 * at) + through];
-            (at, back) = (next, EdgeTo(next, at));
-        } while (at != first);
-        _branches.Add(branch);
-    }
-
-    private int EdgeTo(int triangle, int other) =>
-        _mesh.Beside[3 * triangle] == other ? 0
-        : _mesh.Beside[(3 * triangle) + 1] == other ? 1
-        : 2;
-
-    /// <summary>An inner edge of a triangle other than one; -1 for none.</summary>
-    private int Other(int triangle, int edge)
-    {
-        for (var k = 0; k < 3; k++)
-        {
-            if (k != edge && _mesh.Beside[(3 * triangle) + k] >= 0)
-            {
-                return k;
-            }
-        }
-        return -1;
     }
 
     /// <summary>Gives shallow branches to their nodes, the shallowest first, until none is left.</summary>
@@ -353,7 +173,6 @@ internal sealed class MeshGraph
             kept.Branches.AddRange(lost.Branches);
             _nodes.Remove(lost);
         }
-        // A branch that goes from a node to itself and is short is the node's, with the hole that it goes round.
     }
 
     private double Way(MeshBranch branch)

@@ -18,6 +18,17 @@ internal sealed record SatinColumn(MeshColumn Source, StrokePlace[] Places, bool
         Point.Lerp(before.Outer, before.Inner, 0.5).DistanceTo(Point.Lerp(here.Outer, here.Inner, 0.5))
         > 4 * ColumnSpine.Step;
 
+    /// <summary>How long it is along its middle between two places, mm.</summary>
+    internal double Way(int from, int to)
+    {
+        var way = 0.0;
+        for (var i = from + 1; i <= to; i++)
+        {
+            way += Middle(i).DistanceTo(Middle(i - 1));
+        }
+        return way;
+    }
+
     /// <summary>The place nearest to a spot.</summary>
     internal int Nearest(Point spot)
     {

@@ -51,7 +51,7 @@ public static class SatinColumns
                 joins ? Facing(wide[i], wide[i + 1])
                 : box.Width > Long * box.Height ? new Point(box.MaxX, box.MaxY)
                 : null;
-            var shape = ShapeThreads.Of(wide[i], numbers, work.Directions, entry, exit, cancellation);
+            var shape = ShapeThreads.Of(new ShapeTask(wide[i], numbers, work.Directions, entry, exit), cancellation);
             if (shape.Runs.IsEmpty)
             {
                 continue;

@@ -13,28 +13,17 @@ internal sealed record ShapeThread(ImmutableArray<StitchRun> Runs, ImmutableArra
     private const double MostBack = 8;
 
     /// <summary>Sews a shape in columns.</summary>
-    /// <param name="region">The shape, compensated, mm.</param>
-    /// <param name="numbers">Spacing, underlay.</param>
-    /// <param name="directions">Lines that turn its strokes.</param>
-    /// <param name="entry">The needle enters near this spot, mm.</param>
-    /// <param name="exit">It should leave near this one; null for where it entered.</param>
+    /// <param name="task">The shape and how it is sewn.</param>
     /// <param name="cancellation">Stops the work.</param>
-    internal static ShapeThread Of(
-        Region region,
-        ColumnNumbers numbers,
-        ImmutableArray<StrokeDirection> directions,
-        Point entry,
-        Point? exit,
-        CancellationToken cancellation
-    )
+    internal static ShapeThread Of(ShapeTask task, CancellationToken cancellation)
     {
-        var columns = ColumnFinder.Of(region, directions, cancellation);
+        var columns = ColumnFinder.Of(task.Region, task.Directions, cancellation);
         if (columns.IsEmpty)
         {
             return new ShapeThread([], []);
         }
-        var threads = new ColumnThreads(numbers);
-        var bits = ColumnWalk.Of(columns, numbers, threads, entry, exit);
+        var threads = new ColumnThreads(task.Numbers);
+        var bits = ColumnWalk.Of(columns, task.Numbers, threads, task.Entry, task.Exit);
         return new ShapeThread(
             Joined(bits, threads.Runs(cancellation)),
             [.. columns.SelectMany(column => FallenPart.Of(column, SatinColumns.Limits))]

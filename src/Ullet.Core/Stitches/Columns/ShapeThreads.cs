@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 
@@ -17,41 +16,41 @@ internal static class ShapeThreads
     private static readonly KeptWork<ShapeThread> Kept = new(MostKept);
 
     /// <inheritdoc cref="ShapeThread.Of"/>
-    internal static ShapeThread Of(
-        Region region,
-        ColumnNumbers numbers,
-        ImmutableArray<StrokeDirection> directions,
-        Point entry,
-        Point? exit,
-        CancellationToken cancellation
-    )
+    internal static ShapeThread Of(ShapeTask task, CancellationToken cancellation)
     {
-        var corner = region.Bounds();
+        var corner = task.Region.Bounds();
         var from = new Point(corner.MinX, corner.MinY);
-        var count = region.Rings.Sum(ring => ring.Points.Length);
+        var count = task.Region.Rings.Sum(ring => ring.Points.Length);
         Budget.Spend(1 + (count / 8));
-        var local = LocalShape.Of(region, from);
-        var localEntry = LocalShape.Near(entry, from);
-        Point? localExit = exit is { } spot ? LocalShape.Near(spot, from) : null;
-        ImmutableArray<StrokeDirection> lines =
-        [
-            .. directions
-                .Where(line => Box.Of([line.From, line.To]).Overlaps(corner))
-                .Select(line => new StrokeDirection(LocalShape.Near(line.From, from), LocalShape.Near(line.To, from))),
-        ];
-        ShapeThread Made() => ShapeThread.Of(local.Region, numbers, lines, localEntry, localExit, cancellation);
+        var shape = LocalShape.Of(task.Region, from);
+        var local = task with
+        {
+            Region = shape.Region,
+            Directions =
+            [
+                .. task
+                    .Directions.Where(line => Box.Of([line.From, line.To]).Overlaps(corner))
+                    .Select(line => new StrokeDirection(
+                        LocalShape.Near(line.From, from),
+                        LocalShape.Near(line.To, from)
+                    )),
+            ],
+            Entry = LocalShape.Near(task.Entry, from),
+            Exit = task.Exit is { } spot ? LocalShape.Near(spot, from) : null,
+        };
+        ShapeThread Made() => ShapeThread.Of(local, cancellation);
         if (count > MostPoints)
         {
             return Made().Moved(from);
         }
         var key = new ShapeKey(
             [
-                .. local.Points,
-                .. lines.SelectMany(line => (Point[])[line.From, line.To]),
-                localEntry,
-                localExit ?? new Point(double.MaxValue, 0),
+                .. shape.Points,
+                .. local.Directions.SelectMany(line => (Point[])[line.From, line.To]),
+                local.Entry,
+                local.Exit ?? new Point(double.MaxValue, 0),
             ],
-            numbers
+            local.Numbers
         );
         return Kept.Of(key, Made).Moved(from);
     }

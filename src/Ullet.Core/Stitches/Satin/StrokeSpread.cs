@@ -21,7 +21,7 @@ internal static class StrokeSpread
     /// half spacings fills the leg.</param>
     /// <param name="even">True to make the number of half spacings even, so that a closed edge meets itself.</param>
     internal static List<StrokePlace> Pick(ReadOnlySpan<StrokePlace> places, double spacing, bool even) =>
-        Pick(places, Sums(places, out _), spacing, even);
+        Pick(places, Sums(places, double.MaxValue, out _), spacing, even);
 
     private static List<StrokePlace> Pick(ReadOnlySpan<StrokePlace> places, double[] sums, double spacing, bool even)
     {
@@ -63,13 +63,17 @@ internal static class StrokeSpread
         }
     }
 
+    /// <summary>At most so much closer strokes lie where they turn.</summary>
+    private const double Closer = 1.15;
+
     /// <summary>Places whose two ends advance by less different ways than this do not crowd, share.</summary>
     private const double Calm = 0.75;
 
     /// <summary>The way along a leg up to each place, on its locally longer side, mm.</summary>
     /// <param name="places">Stroke places.</param>
+    /// <param name="most">Where strokes turn by more than this over a mm they lie a little closer, degrees.</param>
     /// <param name="crowds">True when strokes draw together anywhere.</param>
-    private static double[] Sums(ReadOnlySpan<StrokePlace> places, out bool crowds)
+    private static double[] Sums(ReadOnlySpan<StrokePlace> places, double most, out bool crowds)
     {
         crowds = false;
         var sums = new double[places.Length];
@@ -77,7 +81,8 @@ internal static class StrokeSpread
         {
             Budget.Spend();
             var (outer, inner) = Advance(places[i - 1], places[i]);
-            sums[i] = sums[i - 1] + Math.Max(outer, inner);
+            var way = Math.Max(outer, inner);
+            sums[i] = sums[i - 1] + Math.Min(Closer * way, Math.Max(way, Turn(places[i - 1], places[i]) / most));
             crowds |= Math.Min(outer, inner) < Calm * Math.Max(outer, inner);
         }
         return sums;
@@ -88,9 +93,17 @@ internal static class StrokeSpread
     /// <param name="spacing">The spacing that is asked for, mm.</param>
     /// <param name="isSmooth">True for a closed edge without corners, whose last stroke is its first one.</param>
     /// <param name="strokes">Takes them.</param>
-    internal static void Add(ReadOnlySpan<StrokePlace> places, double spacing, bool isSmooth, List<Stroke> strokes)
+    /// <param name="mostTurn">Strokes that run the same way turn by no more than this from one to the next if lying a little closer helps,
+    /// degrees.</param>
+    internal static void Add(
+        ReadOnlySpan<StrokePlace> places,
+        double spacing,
+        bool isSmooth,
+        List<Stroke> strokes,
+        double mostTurn = double.MaxValue
+    )
     {
-        var sums = Sums(places, out var crowds);
+        var sums = Sums(places, mostTurn / spacing, out var crowds);
         var count = Halves(sums, spacing, isSmooth) + 1;
         count -= isSmooth && count > 1 ? 1 : 0;
         strokes.EnsureCapacity(strokes.Count + count);
@@ -137,6 +150,9 @@ internal static class StrokeSpread
             strokes.Add(new Stroke(picked[i], outer, inner));
         }
     }
+
+    private static double Turn(in StrokePlace from, in StrokePlace to) =>
+        Math.Abs(Point.Turn(from.Outer - from.Inner, to.Outer - to.Inner));
 
     /// <summary>How far a stroke's two ends move across its own direction, mm.</summary>
     private static (double Outer, double Inner) Advance(in StrokePlace from, in StrokePlace to)
