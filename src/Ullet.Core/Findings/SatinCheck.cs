@@ -3,7 +3,6 @@ using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Findings;
 
@@ -38,30 +37,16 @@ internal sealed class SatinCheck : ICheck
         }
     }
 
-    private static IEnumerable<Finding> Fallen(Element element, FindingInput input)
-    {
-        var parts = input
-            .Stitches.Where(pair => pair.Key.OwnerId == element.Id)
-            .SelectMany(pair => pair.Value.Fallen)
-            .ToList();
-        // A band is as wide as was asked for, and thin where it tapers.
-        var isBand = element.MadeAs<SatinMaking>() is { AlongLines: true };
-        foreach (var group in parts.Where(part => part.IsTooWide || !isBand).GroupBy(part => part.IsTooWide))
-        {
-            var worst = group.MaxBy(part => part.Length)!;
-            var count = group.Count() == 1 ? "One part" : $"{group.Count()} parts";
-            var (verb, subject) = group.Count() == 1 ? ("is", "It is") : ("are", "They are");
-            yield return new Finding(
-                group.Key ? "satin-wide" : "satin-thin",
-                group.Key ? FindingLevel.Tip : FindingLevel.Warn,
+    private static IEnumerable<Finding> Fallen(Element element, FindingInput input) =>
+        FallenWords
+            .Of(element, input.Stitches.Where(pair => pair.Key.OwnerId == element.Id).Select(pair => pair.Value))
+            .Select(words => new Finding(
+                words.IsTooWide ? "satin-wide" : "satin-thin",
+                words.IsTooWide ? FindingLevel.Tip : FindingLevel.Warn,
                 element.Id,
-                worst.At,
-                group.Key
-                    ? $"{count} of {element.Name} {verb} up to {LengthText.Mm(group.Max(part => part.Width))} wide, more than strokes of {StitchDefaults.WidestColumn:0} mm hold. {subject} sewn in rows of short stitches."
-                    : $"{count} of {element.Name} {verb} only {LengthText.Mm(group.Min(part => part.Width))} wide, too narrow for strokes. {subject} sewn as a run; larger letters, a thicker font or a single-line font look better."
-            );
-        }
-    }
+                words.Worst.At,
+                words.Said(element.Name)
+            ));
 
     /// <summary>Letters that compensation makes touch, and counters that it closes.</summary>
     private static IEnumerable<Finding> Closed(Element element, Outline outline, double compensation)

@@ -66,9 +66,7 @@ public static class RegionOffset
     /// <summary>What lies within a distance of open lines, mm; the ends are cut off square at the lines' ends.</summary>
     public static ImmutableArray<Region> Around(IEnumerable<ImmutableArray<Point>> lines, double distance)
     {
-        var parameters = new BufferParameters(ArcPieces) { EndCapStyle = EndCapStyle.Flat };
         var all = PlaneGeometry.Factory.CreateMultiLineString([.. lines.Select(PlaneGeometry.Line)]);
-        LibraryWork.Buffer(all, distance);
-        return PlaneGeometry.ToRegions(BufferOp.Buffer(all, distance, parameters));
+        return PlaneGeometry.ToRegions(Around(all, distance, isSquare: true));
     }
 }

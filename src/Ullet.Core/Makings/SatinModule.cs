@@ -52,7 +52,13 @@ internal sealed class SatinModule : MakingModule<SatinMaking>
         };
 
     private protected override SatinMaking AsFirstSet(SatinMaking making) =>
-        new() { AlongLines = making.AlongLines, ThreadId = making.ThreadId };
+        new()
+        {
+            AlongLines = making.AlongLines,
+            ThreadId = making.ThreadId,
+            Band = SatinLimits.Check(new SatinMaking { Band = making.Band }) is null ? making.Band : new SatinBand(),
+            Directions = making.Directions,
+        };
 
     private protected override ImmutableArray<SewnThing> Things(SatinMaking making, MakingInput input)
     {

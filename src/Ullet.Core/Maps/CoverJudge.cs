@@ -81,32 +81,17 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
         var rings = Rings(stage.Outline);
         var reach = ReachOf(stage.Cover!.Numbers.Band) + StitchDefaults.ThreadWidth;
         var index = new SegmentIndex(rings, Math.Max(1, reach));
-        var threads = stitches.Runs.Select(run => run.Kind == RunKind.Top ? new RunThread(run.Points) : null).ToArray();
-        MeasuredPlace? worst = null;
-        for (var i = 0; i < stitches.Runs.Length; i++)
-        {
-            var run = stitches.Runs[i];
-            Func<Point, bool> isHidden =
-                run.Kind == RunKind.Top
+        var threads = RunsInSight.Threads(stitches);
+        return RunsInSight.Worst(
+            stitches,
+            i =>
+                stitches.Runs[i].Kind == RunKind.Top
                     ? place => index.Nearest(place, reach) is not null
-                    : place => threads.Skip(i + 1).Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true);
-            for (var k = 1; k < run.Points.Length; k++)
-            {
-                Budget.Spend();
-                var (from, to) = (run.Points[k - 1], run.Points[k]);
-                // Between two places in the band a short stitch does not leave it.
-                if (run.Kind == RunKind.Top && from.DistanceTo(to) <= reach)
-                {
-                    continue;
-                }
-                var (length, at) = ThreadInSight.Longest(from, to, isHidden);
-                worst =
-                    length > BareSpots.Narrowest && length > (worst?.Value ?? 0)
-                        ? new MeasuredPlace(at, length)
-                        : worst;
-            }
-        }
-        return worst;
+                    : place => threads.Skip(i + 1).Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true),
+            _ => BareSpots.Narrowest,
+            // Between two places in the band a short stitch does not leave it.
+            shortTop: reach
+        );
     }
 
     private static List<Ring> Rings(Outline outline) => [.. outline.Flatten().SelectMany(region => region.Rings)];

@@ -90,25 +90,18 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
         double joinNearer
     )
     {
-        var threads = stitches.Runs.Select(run => run.Kind == RunKind.Top ? new RunThread(run.Points) : null).ToArray();
-        MeasuredPlace? worst = null;
-        for (var i = 0; i < stitches.Runs.Length; i++)
-        {
-            var run = stitches.Runs[i];
-            Func<Point, bool> isHidden =
-                run.Kind == RunKind.Top
+        var threads = RunsInSight.Threads(stitches);
+        return RunsInSight.Worst(
+            stitches,
+            i =>
+                stitches.Runs[i].Kind == RunKind.Top
                     ? place => edges.Nearest(place, StitchDefaults.ThreadWidth) is not null || inside.Holds(place)
-                    : place => threads.Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true);
+                    : place => threads.Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true),
             // From one shape to the next thread lies over a gap as wide as was allowed.
-            var isJoin = i > 0 && run.Kind != RunKind.Top && run.Edge != stitches.Runs[i - 1].Edge;
-            var most = isJoin ? joinNearer + ThreadInSight.Most : BareSpots.Narrowest;
-            for (var k = 1; k < run.Points.Length; k++)
-            {
-                Budget.Spend();
-                var (length, at) = ThreadInSight.Longest(run.Points[k - 1], run.Points[k], isHidden);
-                worst = length > most && length > (worst?.Value ?? 0) ? new MeasuredPlace(at, length) : worst;
-            }
-        }
-        return worst;
+            i =>
+                i > 0 && stitches.Runs[i].Kind != RunKind.Top && stitches.Runs[i].Edge != stitches.Runs[i - 1].Edge
+                    ? joinNearer + ThreadInSight.Most
+                    : BareSpots.Narrowest
+        );
     }
 }

@@ -149,7 +149,6 @@ internal sealed class DemoProject
         return this;
     }
 
-    /// <summary>Sews its pieces stage by stage.</summary>
     /// <summary>How a cloth is cut.</summary>
     internal DemoProject Cut(ClothCut cut)
     {
@@ -157,6 +156,7 @@ internal sealed class DemoProject
         return this;
     }
 
+    /// <summary>Sews its pieces stage by stage.</summary>
     internal DemoProject Together()
     {
         Apply(new SetOrder { Order = StitchOrder.Together });

@@ -8,7 +8,7 @@ internal static class GateInitial
 {
     internal static Project Make() =>
         new DemoProject("Rowan’s gate initial", 200, 200)
-            .Words("R", "chango", 124, 0, -6, "shed", "straw", WordsUse.OnePiece)
+            .Words("R", "chango", 124, 0, -6, "shed", "straw", WordsUse.OnePiece, coverWidth: 3.5)
             .Piece(
                 "Bar",
                 new RectangleShape(),

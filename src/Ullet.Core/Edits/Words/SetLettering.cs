@@ -110,6 +110,8 @@ public sealed record SetLettering : WordsEdit
                 {
                     AlongLines = isOfLines,
                     Band = isOfLines ? SatinBand.OfLetters : satin.Band,
+                    // As when satin begins: strokes of letters that small are not widened.
+                    Compensation = isOfLines ? 0 : null,
                 }
             );
     }

@@ -11,6 +11,7 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="Spacing">As it holds, mm.</param>
 /// <param name="Compensation">On each side, as it holds, mm.</param>
 /// <param name="Fallen">Stretches that are sewn otherwise, as they are too narrow or too wide.</param>
+/// <param name="FallenSaid">The same in sentences.</param>
 /// <param name="Said">What its thread asks for, in a sentence; empty for nothing.</param>
 /// <param name="Directions">Its direction lines on the wall, mm.</param>
 /// <param name="Underlay">What is ticked; where nothing is set, what ticking begins from.</param>
@@ -21,6 +22,7 @@ public sealed record SatinMakingDto(
     double Spacing,
     double Compensation,
     ImmutableArray<FallenDto> Fallen,
+    ImmutableArray<string> FallenSaid,
     string Said,
     ImmutableArray<DirectionDto> Directions,
     UnderlaySettings Underlay,
@@ -51,16 +53,26 @@ public sealed record DirectionDto(double FromX, double FromY, double ToX, double
 /// <summary>Satin as screens show it.</summary>
 internal static class SatinMakingDtos
 {
+    private const string WideOnWall = " The wall shows it hatched.";
+
+    private const string ThinOnWall = " The wall shows it dotted.";
+
     internal static SatinMakingDto Of(SatinMaking satin, Element element, Evaluated evaluated)
     {
         var project = evaluated.Project;
+        var stitches = StitchesOf(element, evaluated);
         var thread = project.FindThread(satin.ThreadId) ?? project.FindThread(project.Hooping.CoverThreadId);
         var numbers = SatinChoice.Numbers(satin, SatinChoice.Ground(element, project), thread);
         return new SatinMakingDto(
             satin,
             numbers.Spacing,
             numbers.Compensation,
-            [.. FallenOf(element, evaluated).Select(Of)],
+            [.. stitches.SelectMany(step => step.Fallen).Select(Of)],
+            [
+                .. FallenWords
+                    .Of(element, stitches)
+                    .Select(words => words.Said("") + (words.IsTooWide ? WideOnWall : ThinOnWall)),
+            ],
             SatinChoice.Said(thread),
             [
                 .. satin.Directions.Select(line =>
@@ -82,11 +94,14 @@ internal static class SatinMakingDtos
         );
     }
 
-    private static IEnumerable<FallenPart> FallenOf(Element element, Evaluated evaluated) =>
+    /// <summary>What an element is sewn with, in the first hooping that has it.</summary>
+    private static List<StepStitches> StitchesOf(Element element, Evaluated evaluated) =>
         evaluated
-            .Hoopings[0]
-            .Stitches.Where(pair => pair.Key.OwnerId == element.Id)
-            .SelectMany(pair => pair.Value.Fallen);
+            .Hoopings.Select(hooping =>
+                hooping.Stitches.Where(pair => pair.Key.OwnerId == element.Id).Select(pair => pair.Value).ToList()
+            )
+            .FirstOrDefault(found => found.Count > 0)
+        ?? [];
 
     private static FallenDto Of(FallenPart part) => new(part.IsTooWide, part.At.X, part.At.Y, part.Length, part.Width);
 }

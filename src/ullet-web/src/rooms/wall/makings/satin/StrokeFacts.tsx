@@ -15,21 +15,12 @@ export function StrokeFacts({ projectId, element }: ElementProps<Made<"satin">>)
     edits.edit({ edit: "placeDirection", elementId: element.id, index, ...part });
   const tool = useView((view) => view.tool);
   const setTool = useView((view) => view.setTool);
-  const { fallen, directions } = element.making;
-  const [wide, narrow] = [fallen.filter((part) => part.isTooWide), fallen.filter((part) => !part.isTooWide)];
+  const { fallenSaid, directions } = element.making;
   return (
     <>
-      {wide.length ? (
-        <Note>
-          {parts(wide.length)} wider than 10 mm: sewn in rows of short stitches, shown hatched on the wall.
-        </Note>
-      ) : null}
-      {narrow.length ? (
-        <Note>
-          {parts(narrow.length)} under 0.9 mm wide: sewn as a run, shown dotted on the wall. Larger letters,
-          or more compensation, make strokes of it.
-        </Note>
-      ) : null}
+      {fallenSaid.map((said) => (
+        <Note key={said}>{said}</Note>
+      ))}
       <div className="flex flex-wrap items-center gap-x-3 text-[14px]">
         <TextButton onClick={() => setTool(tool === "direction" ? "select" : "direction")}>
           {tool === "direction" ? "Done with directions" : "Turn its strokes"}
@@ -64,8 +55,4 @@ export function StrokeFacts({ projectId, element }: ElementProps<Made<"satin">>)
       ) : null}
     </>
   );
-}
-
-function parts(count: number): string {
-  return count === 1 ? "One part is" : `${count} parts are`;
 }
