@@ -92,7 +92,8 @@ internal sealed class ColumnBand
         Point direction,
         (double Low, double High) near,
         bool mustMeet,
-        double? way
+        double? way,
+        bool isPast = false
     )
     {
         _crossings.Clear();
@@ -134,10 +135,18 @@ internal sealed class ColumnBand
         {
             return found;
         }
-        if (found.Low > 0 || found.High < 0)
+        if (!isPast && (found.Low > 0 || found.High < 0))
         {
             // The smoothed middle left the column round a tight bend: strokes beside this one reach what it would.
             return null;
+        }
+        if (isPast)
+        {
+            // A line past the end of a hook meets its other arm.
+            var reach = near.High - near.Low;
+            return found.Length > Sudden * reach && (IsFar(lowEdge, along, reach) || IsFar(highEdge, along, reach))
+                ? null
+                : found;
         }
         var width = Math.Min(-found.Low, found.High);
         return new BandStretch(
@@ -152,6 +161,9 @@ internal sealed class ColumnBand
     private const double Local = 1.2;
 
     private const double Little = 0.6;
+
+    /// <summary>So many times longer than the one before it a stretch may lie across something else.</summary>
+    private const double Sudden = 1.4;
 
     /// <summary>True for an edge of quite another stretch of the column: the line passed the near side's corner.</summary>
     private bool IsFar(int edge, double along, double reach) => Away(edge, along) > (Local * reach) + Little;

@@ -154,8 +154,9 @@ internal static class ColumnStrokes
     )
     {
         var (at, across) = At(spine, i);
-        double? way = i >= 0 && i < spine.Points.Length ? spine.Ways?[i] : null;
-        return band.Across(at, across, near, mustMeet, way);
+        var isPast = i < 0 || i >= spine.Points.Length;
+        var way = spine.Ways?[Math.Clamp(i, 0, spine.Points.Length - 1)];
+        return band.Across(at, across, near, mustMeet, way, isPast);
     }
 
     private static StrokePlace Place(
