@@ -17,12 +17,16 @@ public sealed record SatinPlan(
     ImmutableArray<StrokeDirection> Directions,
     LetterOrder Order,
     double JoinNearer
-) : StitchPlan
+) : StitchPlan, IAreaPlan
 {
+    int IAreaPlan.NeedleLimit => Numbers.NeedleLimit;
+
+    double IAreaPlan.MeantBare => 0;
+
     public override bool HidesUnderTop => true;
 
     /// <summary>What it should cover of an outline: the area or the band, with its compensation.</summary>
-    internal ImmutableArray<Region> Area(Outline outline)
+    ImmutableArray<Region> IAreaPlan.Area(Outline outline)
     {
         var drawn = Band is { } band ? LineBand.Of(outline, band) : outline.Flatten();
         return Numbers.Compensation > 0 ? RegionOffset.By(drawn, Numbers.Compensation) : drawn;

@@ -15,9 +15,11 @@ internal sealed class CoverQualityCheck : ICheck
             {
                 continue;
             }
-            var isSatin = element.Making is SatinMaking;
-            var (its, smooth) = isSatin
-                ? ("satin", "Turn its strokes with a direction line there, or smooth the outline.")
+            var isFill = element.Making is FilledMaking;
+            var isSatin = isFill || element.Making is SatinMaking;
+            var (its, smooth) =
+                isFill ? ("fill", "Turn its rows, or smooth the outline.")
+                : isSatin ? ("satin", "Turn its strokes with a direction line there, or smooth the outline.")
                 : ("cover", "Smooth the outline there.");
             Finding? Worst(
                 Func<CoverReport, MeasuredPlace?> measured,
@@ -39,7 +41,7 @@ internal sealed class CoverQualityCheck : ICheck
                         $"Needle points of {element.Name} pile up: {count:0} within half a millimetre may tear the cloth. "
                         + (
                             isSatin
-                                ? "Set its strokes looser, or take a thinner font."
+                                ? "Set its stitches looser, or make it larger."
                                 : "Set the cover looser or narrower there, or smooth the outline."
                         )
                 ),

@@ -160,6 +160,7 @@ public static class MakingModules
     [
         new ClothModule(),
         new SatinModule(),
+        new FilledModule(),
         new LineModule(),
         new BastingModule(),
         new ZoneModule(),

@@ -6,7 +6,7 @@ using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Maps;
 
-/// <summary>Measures satin over areas and along lines: whether needle points pile up, cloth shows, stitches spill, thread is in sight.</summary>
+/// <summary>Measures thread over areas and along lines, in strokes and in rows: whether needle points pile up, cloth shows, stitches spill, thread is in sight.</summary>
 public sealed class SatinJudge : IStation<SewnStage, CoverReport>
 {
     private const double Cell = 0.1;
@@ -21,7 +21,7 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
 
     public int Version => 1;
 
-    public static bool Judges(Stage stage) => stage.Plan is SatinPlan;
+    public static bool Judges(Stage stage) => stage.Plan is IAreaPlan;
 
     public long Bytes(CoverReport output) => 4 * Footprint.Thing;
 
@@ -30,7 +30,7 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
 
     public CoverReport Compute(SewnStage input, CancellationToken cancellation)
     {
-        var (stage, plan) = (input.Stage, (SatinPlan)input.Stage.Plan);
+        var (stage, plan) = (input.Stage, (IAreaPlan)input.Stage.Plan);
         var tops = input.Stitches.Runs.Where(run => run.Kind == RunKind.Top).ToList();
         if (tops.Count == 0)
         {
@@ -42,8 +42,8 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
         cancellation.ThrowIfCancellationRequested();
         return new CoverReport(
             stage.Key,
-            NeedleCrowd.Most([.. tops.SelectMany(run => run.Points)], plan.Numbers.NeedleLimit),
-            Bare(area, tops),
+            NeedleCrowd.Most([.. tops.SelectMany(run => run.Points)], plan.NeedleLimit),
+            Bare(area, tops) is { } bare && bare.Value > plan.MeantBare ? bare : null,
             Spilled(tops, inside, edges),
             null
         )

@@ -81,7 +81,7 @@ public static class StitchMaps
     {
         ImmutableArray<string> names = ["bare cloth", "one layer of thread", "covered", "over three layers"];
         var across = covers
-            .Where(cover => cover.Stage.Cover is { Numbers.LiesAcross: true } || cover.Stage.Plan is SatinPlan)
+            .Where(cover => cover.Stage.Cover is { Numbers.LiesAcross: true } || cover.Stage.Plan is IAreaPlan)
             .ToList();
         var box = across.Aggregate(
             Box.Empty,
@@ -131,8 +131,8 @@ public static class StitchMaps
             _ => 4,
         };
 
-    /// <summary>What satin should cover.</summary>
-    private static void MarkArea(SatinPlan plan, Stage stage, ThreadRaster raster, bool[] isBand)
+    /// <summary>What satin or rows should cover.</summary>
+    private static void MarkArea(IAreaPlan plan, Stage stage, ThreadRaster raster, bool[] isBand)
     {
         var marked = AreaCells.Mark(plan.Area(stage.Outline), raster);
         for (var at = 0; at < isBand.Length; at++)
@@ -143,9 +143,9 @@ public static class StitchMaps
 
     private static void MarkBand(Stage stage, ThreadRaster raster, bool[] isBand)
     {
-        if (stage.Plan is SatinPlan satin)
+        if (stage.Plan is IAreaPlan area)
         {
-            MarkArea(satin, stage, raster, isBand);
+            MarkArea(area, stage, raster, isBand);
             return;
         }
         var rings = stage.Outline.Flatten().SelectMany(region => region.Rings).ToList();

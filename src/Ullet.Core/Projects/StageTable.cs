@@ -21,6 +21,9 @@ public enum StageId
     /// <summary>Strokes from side to side over letters and shapes.</summary>
     Satin,
 
+    /// <summary>Rows of stitches over an area.</summary>
+    Fill,
+
     /// <summary>A line along the outline of what is sewn in thread.</summary>
     SatinEdge,
 }
@@ -56,6 +59,7 @@ public static class StageTable
         new(StageId.CutGuide, "guide", "cut guide", false) { Why = "in a hooping of its own" },
         new(StageId.Line, "line", "line", true) { Why = "sewn without cloth", IsOfCovers = true },
         new(StageId.Satin, "satin", "satin", true) { Why = "letters and shapes in thread", IsOfCovers = true },
+        new(StageId.Fill, "fill", "fill", true) { Why = "an area in thread", IsOfCovers = true },
         new(StageId.SatinEdge, "edge", "edge", true) { Why = "a line along its outline", IsOfCovers = true },
         new(StageId.Basting, "basting", "basting", false) { Why = "holds until it comes out", IsTakenOut = true },
     ];

@@ -53,7 +53,10 @@ public sealed record Catalogue(
     ImmutableArray<AdditionsFateRow> AdditionsFates,
     ImmutableArray<TackChoice> Tacks,
     ImmutableArray<LineRow> Lines,
-    NumberRange LineWidth
+    NumberRange LineWidth,
+    NumberRange FillSpacing,
+    NumberRange FillStitch,
+    ImmutableArray<RowPatternRow> RowPatterns
 );
 
 /// <summary>A kind of zone.</summary>
@@ -300,7 +303,10 @@ internal static class ReferenceEndpoints
         AdditionsFateTable.All,
         [.. TackTable.All.Select(row => new TackChoice(row.Id, row.Name))],
         LineTable.All,
-        Range(StitchRanges.LineWidth, StitchDefaults.ZigzagWidth)
+        Range(StitchRanges.LineWidth, StitchDefaults.ZigzagWidth),
+        Range(FillLimits.Spacing, StitchDefaults.CoverSpacing),
+        Range(FillLimits.StitchLength, FillChoice.StitchLength),
+        RowPatternTable.All
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

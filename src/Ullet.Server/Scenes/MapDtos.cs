@@ -23,7 +23,7 @@ internal static class MapDtos
             StitchMaps.Coverage([
                 .. evaluated
                     .RunSheet.Steps.OfType<StitchStep>()
-                    .Where(step => step.Stage.Id is StageId.Cover or StageId.Satin)
+                    .Where(step => step.Stage.Id is StageId.Cover or StageId.Satin or StageId.Fill)
                     .Select(step => (step.Stage, evaluated.Stitches[step.Key])),
             ])
         );

@@ -51,9 +51,11 @@ internal sealed record Element06(
         var document = source.Project.Find(element.Id)!;
         var made = element.Making is ConstructionMakingDto construction ? construction.Before : element.Making;
         var (zone, text) = (made as ZoneMakingDto, element.Form as TextFormDto);
-        // Satin came later: it is thread without cloth, as a line is.
+        // Satin and fills came later: they are thread without cloth, as lines are.
         var line =
             made is SatinMakingDto satin ? new LineMakingDto(new LineSettings { ThreadId = satin.Set.ThreadId }, null)
+            : made is FilledMakingDto filled
+                ? new LineMakingDto(new LineSettings { ThreadId = filled.Set.ThreadId }, null)
             : made is LineMakingDto sewn ? sewn with { Stitching = Known(sewn.Stitching) }
             : null;
         // Words had cloth settings even where only their edges were sewn.
@@ -62,7 +64,7 @@ internal sealed record Element06(
             ?? (
                 text is null || document.SettingsOf<ClothMaking>() is null ? null : ClothMakingDtos.Of(document, source)
             );
-        var isLine = made is LineMakingDto or BastingMakingDto or SatinMakingDto;
+        var isLine = made is LineMakingDto or BastingMakingDto or SatinMakingDto or FilledMakingDto;
         var holes = document.Form.HolesOf();
         var paths = cloth?.Paths ?? NoPaths;
         return new Element06(

@@ -30,6 +30,7 @@ public static class Stitchers
         new CoverStitcher(),
         new BastingStitcher(),
         new SatinStitcher(),
+        new FillStitcher(),
     ];
 
     private static readonly FrozenDictionary<Type, IStitcher> ByPlan = All.ToFrozenDictionary(stitcher =>

@@ -8,6 +8,7 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(LineMaking), "line")]
 [JsonDerivedType(typeof(BastingMaking), "basting")]
 [JsonDerivedType(typeof(SatinMaking), "satin")]
+[JsonDerivedType(typeof(FilledMaking), "filled")]
 [JsonDerivedType(typeof(ZoneMaking), "zone")]
 [JsonDerivedType(typeof(ConstructionMaking), "construction")]
 public abstract record Making

@@ -144,6 +144,7 @@ export type WordsUse = NonNullable<Schemas["WordsUse"]>;
 export type SatinMaking = Schemas["SatinMaking"];
 export type SatinBand = Schemas["SatinBand"];
 export type SatinEdge = Schemas["SatinEdge"];
+export type FilledMaking = Schemas["FilledMaking"];
 export type Letter = Schemas["LetterDto"];
 export type Clip = Schemas["Clip"];
 export type FontSample = Schemas["FontSample"];

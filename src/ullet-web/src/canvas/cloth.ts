@@ -1,7 +1,7 @@
 import type { Cloth } from "../api/client";
 import { shaded } from "./colours";
 
-const PIXELS_PER_MM = 16;
+const PIXELS_PER_MM = 32;
 
 const tiles = new Map<string, HTMLCanvasElement>();
 
@@ -83,14 +83,50 @@ function weave(cloth: Cloth): HTMLCanvasElement {
   return tile;
 }
 
-/** Warp and weft, half a mm apart. */
+/** Warp and weft, half a mm apart: each yarn rounds over one and dips under the next. */
 function threads(ctx: CanvasRenderingContext2D) {
+  const [across, along] = [yarn(ctx, true), yarn(ctx, false)];
   for (let i = 0; i < 12; i++) {
     for (let j = 0; j < 12; j++) {
-      ctx.fillStyle = (i + j) % 2 ? "rgb(0 0 0 / 0.055)" : "rgb(255 255 255 / 0.07)";
-      ctx.fillRect(i * 0.5 + 0.04, j * 0.5 + 0.04, 0.42, 0.42);
+      const isWeft = (i + j) % 2 === 0;
+      ctx.save();
+      ctx.translate(i * 0.5, j * 0.5);
+      // The dark where a yarn dips.
+      ctx.fillStyle = "rgb(0 0 0 / 0.075)";
+      ctx.fillRect(0, 0, 0.5, 0.5);
+      ctx.fillStyle = isWeft ? across : along;
+      ctx.beginPath();
+      if (isWeft) ctx.ellipse(0.25, 0.25, 0.27, 0.21, 0, 0, 2 * Math.PI);
+      else ctx.ellipse(0.25, 0.25, 0.21, 0.27, 0, 0, 2 * Math.PI);
+      ctx.fill();
+      // Fibres along the yarn.
+      ctx.strokeStyle = "rgb(0 0 0 / 0.05)";
+      ctx.lineWidth = 0.03;
+      for (const away of [-0.07, 0.06]) {
+        ctx.beginPath();
+        if (isWeft) {
+          ctx.moveTo(0.06, 0.25 + away);
+          ctx.lineTo(0.44, 0.25 + away);
+        } else {
+          ctx.moveTo(0.25 + away, 0.06);
+          ctx.lineTo(0.25 + away, 0.44);
+        }
+        ctx.stroke();
+      }
+      ctx.restore();
     }
   }
+}
+
+/** The rounding of one yarn: lit on the side towards the left and above. */
+function yarn(ctx: CanvasRenderingContext2D, isWeft: boolean): CanvasGradient {
+  const shade = isWeft
+    ? ctx.createLinearGradient(0, 0.04, 0, 0.46)
+    : ctx.createLinearGradient(0.04, 0, 0.46, 0);
+  shade.addColorStop(0, "rgb(255 255 255 / 0.16)");
+  shade.addColorStop(0.4, "rgb(255 255 255 / 0.1)");
+  shade.addColorStop(1, "rgb(0 0 0 / 0.04)");
+  return shade;
 }
 
 /** Short fibres that lie every way; the same each time. */

@@ -9,6 +9,7 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonDerivedType(typeof(LineMakingDto), "line")]
 [JsonDerivedType(typeof(BastingMakingDto), "basting")]
 [JsonDerivedType(typeof(SatinMakingDto), "satin")]
+[JsonDerivedType(typeof(FilledMakingDto), "filled")]
 [JsonDerivedType(typeof(ZoneMakingDto), "zone")]
 [JsonDerivedType(typeof(ConstructionMakingDto), "construction")]
 public abstract record MakingDto;

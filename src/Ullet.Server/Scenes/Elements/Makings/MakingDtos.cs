@@ -17,6 +17,8 @@ internal static class MakingDtos
         [typeof(LineMaking)] = (making, _, _) => OfLine((LineMaking)making),
         [typeof(SatinMaking)] = (making, element, evaluated) =>
             SatinMakingDtos.Of((SatinMaking)making, element, evaluated),
+        [typeof(FilledMaking)] = (making, element, evaluated) =>
+            FilledMakingDtos.Of((FilledMaking)making, element, evaluated),
         [typeof(BastingMaking)] = (making, _, evaluated) => OfBasting((BastingMaking)making, evaluated.Project),
         [typeof(ZoneMaking)] = (making, _, evaluated) => OfZone((ZoneMaking)making, evaluated),
         [typeof(ConstructionMaking)] = (_, element, evaluated) => OfConstruction(element, evaluated),

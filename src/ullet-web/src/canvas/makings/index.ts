@@ -2,13 +2,22 @@ import type { Element, MakingKind } from "../../api/elements";
 import { basting } from "./basting";
 import { cloth } from "./cloth";
 import { construction } from "./construction";
+import { filled } from "./filled";
 import { line } from "./line";
 import type { CanvasMaking } from "./module";
 import { satin } from "./satin";
 import { zone } from "./zone";
 
 /** Every kind of making; one that is missing here does not compile. */
-const MAKINGS: { [K in MakingKind]: CanvasMaking<K> } = { cloth, satin, line, basting, zone, construction };
+const MAKINGS: { [K in MakingKind]: CanvasMaking<K> } = {
+  cloth,
+  satin,
+  filled,
+  line,
+  basting,
+  zone,
+  construction,
+};
 
 /** How an element's making looks. */
 export function makingOf(element: Element): CanvasMaking<MakingKind> {

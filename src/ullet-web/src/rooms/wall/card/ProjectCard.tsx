@@ -137,7 +137,14 @@ function Cloths({ projectId, scene }: Props) {
       items={scene.cloths}
       mark={(cloth) => <ClothSwatch cloth={cloth} />}
       newLabel="New cloth"
-      panel={(cloth, close) => <ClothPanel projectId={projectId} cloth={cloth} onClose={close} />}
+      panel={(cloth, close) => (
+        <ClothPanel
+          projectId={projectId}
+          cloth={cloth}
+          others={scene.cloths.filter((other) => other.id !== cloth?.id)}
+          onClose={close}
+        />
+      )}
     />
   );
 }
@@ -148,7 +155,14 @@ function Threads({ projectId, scene }: Props) {
       items={scene.threads}
       mark={(thread) => <ThreadSwatch colour={thread.colour} />}
       newLabel="New thread"
-      panel={(thread, close) => <ThreadPanel projectId={projectId} thread={thread} onClose={close} />}
+      panel={(thread, close) => (
+        <ThreadPanel
+          projectId={projectId}
+          thread={thread}
+          others={scene.threads.filter((other) => other.id !== thread?.id)}
+          onClose={close}
+        />
+      )}
     />
   );
 }

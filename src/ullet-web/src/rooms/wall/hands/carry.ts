@@ -41,6 +41,12 @@ const CARRIES: { [K in Work["kind"]]: Carry<K> } = {
     useView.getState().setMeasured({ from: work.from, to });
     return { ...work, to };
   },
+  guide: (work, at, { view }) => {
+    const place = toWorld(view.camera, at);
+    const from = work.places[0] ?? place;
+    useView.getState().setMeasured({ from, to: place });
+    return { ...work, places: [...work.places, place] };
+  },
   letter: (work, at, { view }) => {
     const [start, now] = [toWorld(view.camera, work.from), toWorld(view.camera, at)];
     const by = { x: now.x - start.x, y: now.y - start.y };

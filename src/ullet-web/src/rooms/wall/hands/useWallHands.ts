@@ -66,7 +66,14 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
     }
     if (tool === "direction" && selection[0]) {
       const from = toWorld(view.camera, at);
-      begin({ kind: "direction", elementId: selection[0], from, to: from });
+      const isFilled = scene.elements.some(
+        (element) => element.id === selection[0] && element.making.kind === "filled",
+      );
+      begin(
+        isFilled
+          ? { kind: "guide", elementId: selection[0], places: [from] }
+          : { kind: "direction", elementId: selection[0], from, to: from },
+      );
       return;
     }
     const grasp = grasped(scene, view, at, { selection, letter, shift: event.shiftKey });
@@ -96,7 +103,7 @@ export function useWallHands(projectId: string, view: WallView | null, scene: Sc
       else if (done.only) select(done.only);
     } else {
       const edit = editOf(done);
-      if (done.kind === "direction") setMeasured(null);
+      if (done.kind === "direction" || done.kind === "guide") setMeasured(null);
       if (!edit) return;
       view.drop();
       void edits.edit(edit).then((ok) => {

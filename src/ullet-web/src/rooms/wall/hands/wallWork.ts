@@ -9,6 +9,7 @@ export type Work =
   | { kind: "band"; from: Place; keep: string[] }
   | { kind: "measure"; from: Place }
   | { kind: "direction"; elementId: string; from: Place; to: Place }
+  | { kind: "guide"; elementId: string; places: Place[] }
   | { kind: "press"; from: Place; elements: Element[]; without: string[] | null; only: string[] | null }
   | {
       kind: "move";
@@ -41,6 +42,10 @@ export function editOf(done: Work): Edit | null {
       y: done.exact.y ? y : tenth(y),
     };
   }
+  if (done.kind === "guide")
+    return done.places.length < 2
+      ? null
+      : { edit: "layGuide", elementId: done.elementId, line: done.places.flatMap((at) => [at.x, at.y]) };
   if (done.kind === "direction")
     return Math.hypot(done.to.x - done.from.x, done.to.y - done.from.y) < LEAST_DIRECTION
       ? null

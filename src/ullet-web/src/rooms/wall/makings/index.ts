@@ -2,13 +2,22 @@ import type { Element, MakingKind } from "../../../api/elements";
 import { basting } from "./basting";
 import { cloth } from "./cloth";
 import { construction } from "./construction";
+import { filled } from "./filled";
 import { line } from "./line";
 import type { WallMaking } from "./module";
 import { satin } from "./satin";
 import { zone } from "./zone";
 
 /** Every kind of making; one that is missing here does not compile. */
-const MAKINGS: { [K in MakingKind]: WallMaking<K> } = { cloth, satin, line, basting, zone, construction };
+const MAKINGS: { [K in MakingKind]: WallMaking<K> } = {
+  cloth,
+  satin,
+  filled,
+  line,
+  basting,
+  zone,
+  construction,
+};
 
 /** What is shown of an element's making. */
 export function makingOf(element: Element): WallMaking<MakingKind> {

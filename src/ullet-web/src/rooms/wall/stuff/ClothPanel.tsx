@@ -9,6 +9,7 @@ import { PlainField } from "../../../parts/fields/PlainField";
 import { FormPanel } from "../../../parts/FormPanel";
 import { ClothSwatch } from "../../../parts/Swatch";
 import { ClothPhoto } from "./ClothPhoto";
+import { ExchangeField } from "./ExchangeField";
 import { Tick } from "../../../parts/fields/Tick";
 import { Note } from "../../../parts/Note";
 
@@ -16,6 +17,8 @@ interface Props {
   projectId: string;
   /** The cloth to change; a new one when absent. */
   cloth?: Cloth;
+  /** The project's other cloths. */
+  others?: Cloth[];
   onClose: () => void;
   /** Called with the id of a cloth that was added. */
   onAdded?: (clothId: string) => void;
@@ -29,7 +32,7 @@ const TEXTURES = [
 ];
 
 /** Name, colour, kind and pattern of a cloth. */
-export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
+export function ClothPanel({ projectId, cloth, others = [], onClose, onAdded }: Props) {
   const edits = useEdits(projectId);
   const queries = useQueryClient();
   const kinds = useCatalogue().data?.clothKinds ?? [];
@@ -104,6 +107,17 @@ export function ClothPanel({ projectId, cloth, onClose, onAdded }: Props) {
       ) : null}
       <ClothPhoto cloth={draft} onChanged={(swatch) => setDraft((now) => ({ ...now, swatch }))} />
       {cloth ? <p className="text-[13px] text-muted">Every piece of this cloth changes with it.</p> : null}
+      {cloth ? (
+        <ExchangeField
+          what="cloth"
+          others={others}
+          onChosen={(toId) =>
+            edits
+              .edit({ edit: "exchangeCloth", fromId: cloth.id, toId })
+              .then((ok) => (ok ? onClose() : undefined))
+          }
+        />
+      ) : null}
     </FormPanel>
   );
 }

@@ -1,9 +1,12 @@
 import { Section } from "../../../../parts/Section";
+import type { Made } from "../../../../api/elements";
+import type { ElementProps } from "../../card/elementProps";
 import type { WallMaking } from "../module";
+import { EdgeFields } from "../EdgeFields";
 import { SewnIcon } from "../SewnIcon";
 import { BandFields } from "./BandFields";
 import { LetterSewingFields } from "./LetterSewingFields";
-import { SatinEdgeFields } from "./SatinEdgeFields";
+import { useSatin } from "./useSatin";
 import { SatinFields } from "./SatinFields";
 import { StrokeFacts } from "./StrokeFacts";
 
@@ -22,7 +25,7 @@ export const satin: WallMaking<"satin"> = {
         startsOpen={props.element.making.set.edge != null}
         brief={props.element.making.set.edge ? "along its outline" : "none"}
       >
-        <SatinEdgeFields {...props} />
+        <EdgeOfSatin {...props} />
       </Section>
       {props.element.form.kind === "words" ? (
         <Section title="Letters in order" startsOpen={false} brief="where it begins, what is joined">
@@ -33,3 +36,17 @@ export const satin: WallMaking<"satin"> = {
   ),
   calledAlso: () => "",
 };
+
+function EdgeOfSatin({ projectId, scene, element }: ElementProps<Made<"satin">>) {
+  const { change } = useSatin(projectId, element);
+  const { set } = element.making;
+  return (
+    <EdgeFields
+      scene={scene}
+      edge={set.edge}
+      threadId={set.threadId}
+      what="satin"
+      onChanged={(edge) => change({ edge })}
+    />
+  );
+}

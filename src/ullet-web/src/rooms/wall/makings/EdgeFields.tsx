@@ -1,17 +1,21 @@
-import type { SatinEdge } from "../../../../api/client";
-import type { Made } from "../../../../api/elements";
-import { Choice } from "../../../../parts/fields/Choice";
-import { ThreadSwatch } from "../../../../parts/Swatch";
-import type { ElementProps } from "../../card/elementProps";
-import { useSatin } from "./useSatin";
+import type { SatinEdge, Scene } from "../../../api/client";
+import { Choice } from "../../../parts/fields/Choice";
+import { ThreadSwatch } from "../../../parts/Swatch";
+
+interface Props {
+  scene: Scene;
+  edge: SatinEdge | null | undefined;
+  /** The thread of what it goes round; null for the project's. */
+  threadId: string | null | undefined;
+  /** What it goes round: "satin", "fill". */
+  what: string;
+  onChanged: (edge: SatinEdge | null) => unknown;
+}
 
 /** A line along the outline: its stitch, its thread, when it is sewn. */
-export function SatinEdgeFields({ projectId, scene, element }: ElementProps<Made<"satin">>) {
-  const { change } = useSatin(projectId, element);
-  const { set } = element.making;
-  const edge = set.edge;
-  const turn = (part: Partial<SatinEdge>) => change({ edge: { ...edge, ...part } });
-  const own = scene.threads.find((thread) => thread.id === (set.threadId ?? scene.hooping.coverThreadId));
+export function EdgeFields({ scene, edge, threadId, what, onChanged }: Props) {
+  const turn = (part: Partial<SatinEdge>) => onChanged({ ...edge, ...part });
+  const own = scene.threads.find((thread) => thread.id === (threadId ?? scene.hooping.coverThreadId));
   const thread = scene.threads.find((known) => known.id === edge?.threadId) ?? own;
   return (
     <>
@@ -26,7 +30,7 @@ export function SatinEdgeFields({ projectId, scene, element }: ElementProps<Made
           { value: "motif", label: "a decorative stitch" },
         ]}
         onChosen={(stitch) =>
-          stitch === "" ? change({ edge: null }) : turn({ stitch: stitch as SatinEdge["stitch"] })
+          stitch === "" ? onChanged(null) : turn({ stitch: stitch as SatinEdge["stitch"] })
         }
       />
       {edge ? (
@@ -45,8 +49,8 @@ export function SatinEdgeFields({ projectId, scene, element }: ElementProps<Made
             label="Sewn"
             value={edge.isBefore ? "before" : "after"}
             options={[
-              { value: "after", label: "after the satin" },
-              { value: "before", label: "before the satin" },
+              { value: "after", label: `after the ${what}` },
+              { value: "before", label: `before the ${what}` },
             ]}
             onChosen={(when) => turn({ isBefore: when === "before" })}
           />

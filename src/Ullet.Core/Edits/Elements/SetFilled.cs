@@ -1,0 +1,49 @@
+using Ullet.Core.Makings;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Sets how something is filled. All of it is given: a null goes back to what cloth and thread ask for.</summary>
+public sealed record SetFilled : MakingEdit<FilledMaking>
+{
+    public required FilledMaking Filled { get; init; }
+
+    public override string Label(Project before) => $"Change the fill of {PieceName(before)}";
+
+    private protected override Result<Project> Change(Element element, FilledMaking making, Project project)
+    {
+        foreach (var thread in new[] { Filled.ThreadId, Filled.SecondThreadId, Filled.Edge?.ThreadId }.OfType<string>())
+        {
+            if (project.FindThread(thread) is null)
+            {
+                return EditRefusals.NoThread(thread);
+            }
+        }
+        if (Filled.FilmClothId is { } film && project.FindCloth(film) is not { Kind: ClothKind.Film })
+        {
+            return new Refusal(
+                "film-unknown",
+                "filmClothId",
+                project.FindCloth(film) is { } cloth
+                    ? $"{cloth.Name} is no film: it would not tear away. Choose a film, or add one to the cloths."
+                    : $"This project has no cloth \"{film}\"."
+            );
+        }
+        if (Filled.Guide.Length > FilledMaking.MostGuide)
+        {
+            return new Refusal(
+                "guide-too-long",
+                "guide",
+                $"A guide may have {FilledMaking.MostGuide} places; this one has {Filled.Guide.Length}."
+            );
+        }
+        if (MakingModules.Of(Filled).Check(Filled) is { } no)
+        {
+            return no;
+        }
+        return GuideEdits.Unfit(element, Filled.Guide) is { } unfit
+            ? unfit
+            : project.With(element.WithSettings(Filled));
+    }
+}

@@ -1,0 +1,46 @@
+import type { Made } from "../../../../api/elements";
+import { Section } from "../../../../parts/Section";
+import type { ElementProps } from "../../card/elementProps";
+import { EdgeFields } from "../EdgeFields";
+import type { WallMaking } from "../module";
+import { SewnIcon } from "../SewnIcon";
+import { DirectionFields, RowFields, UnderRows } from "./RowFields";
+import { useFilled } from "./useFilled";
+
+/** Rows of stitches over an area. */
+export const filled: WallMaking<"filled"> = {
+  Icon: SewnIcon,
+  Card: (props) => (
+    <>
+      <Section title="Fill">
+        <RowFields {...props} />
+        <UnderRows {...props} />
+      </Section>
+      <Section title="Direction of rows">
+        <DirectionFields {...props} />
+      </Section>
+      <Section
+        title="Edge"
+        startsOpen={props.element.making.set.edge != null}
+        brief={props.element.making.set.edge ? "along its outline" : "none"}
+      >
+        <EdgeOfFill {...props} />
+      </Section>
+    </>
+  ),
+  calledAlso: () => "",
+};
+
+function EdgeOfFill({ projectId, scene, element }: ElementProps<Made<"filled">>) {
+  const { change } = useFilled(projectId, element);
+  const { set } = element.making;
+  return (
+    <EdgeFields
+      scene={scene}
+      edge={set.edge}
+      threadId={set.threadId}
+      what="fill"
+      onChanged={(edge) => change({ edge })}
+    />
+  );
+}
