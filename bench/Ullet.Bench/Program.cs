@@ -19,9 +19,15 @@ if (args is ["start"])
 }
 if (args is ["engine"])
 {
-    var timed = EngineBench.Run().Concat(LetterBench.Run()).ToList();
+    var timed = EngineBench.Run().Concat(LetterBench.Run()).Concat(FillBench.Run()).ToList();
     timed.ForEach(Console.WriteLine);
     return timed.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
+}
+if (args is ["fills"])
+{
+    var filled = FillBench.Run().ToList();
+    filled.ForEach(Console.WriteLine);
+    return filled.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
 }
 if (args is ["letters"])
 {

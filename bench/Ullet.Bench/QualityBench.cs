@@ -50,6 +50,11 @@ internal static class QualityBench
         {
             holds &= ColumnBench.Run(size);
         }
+        if (Wanted("fill"))
+        {
+            holds &= FillBench.Row("random outlines", [.. QualitySamples.Random(75)]);
+            holds &= FillBench.Row("drawn icons, 80 mm", [.. QualitySamples.Icons(IconPackages.Drawn(Today)).Take(60)]);
+        }
         if (Wanted("icons"))
         {
             holds &= Row("icons, 80 mm", [.. QualitySamples.Icons()]);

@@ -12,7 +12,7 @@ public static class FillLimits
     public static readonly (double Least, double Most) Angle = (-180, 180);
 
     /// <summary>From this distance on what lies beneath shows between rows, mm.</summary>
-    private const double Shows = Stitches.FillNumbers.Open;
+    public const double Shows = 0.8;
 
     /// <summary>Says what is wrong with a filled area, or null.</summary>
     public static Refusal? Check(FilledMaking making) =>

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Projects;
 

@@ -1,4 +1,5 @@
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Applique;

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Projects;
 

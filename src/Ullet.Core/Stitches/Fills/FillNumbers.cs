@@ -1,3 +1,5 @@
+using Ullet.Core.Projects;
+
 namespace Ullet.Core.Stitches;
 
 /// <summary>The numbers of a filled area.</summary>
@@ -7,7 +9,7 @@ namespace Ullet.Core.Stitches;
 public sealed record FillNumbers(double Spacing, double Angle, double Compensation)
 {
     /// <summary>From this distance on cloth, or film, is meant to show between rows, mm.</summary>
-    public const double Open = 0.8;
+    public const double Open = FillLimits.Shows;
 
     /// <summary>True where what lies beneath is meant to show.</summary>
     public bool IsOpen => Spacing >= Open;
@@ -35,15 +37,4 @@ public enum RowFade
 
     /// <summary>From the widest at the first row to what was asked at the last.</summary>
     In,
-}
-
-/// <summary>What lies under a filled area.</summary>
-/// <param name="Rows">Rows at a right angle to the top's, far apart.</param>
-/// <param name="Edge">A run along the edge.</param>
-public sealed record FillUnderlay(bool Rows, bool Edge)
-{
-    public static readonly FillUnderlay Usual = new(true, true);
-
-    /// <summary>Film tears cleanly along a run; rows under it would hold it.</summary>
-    public static readonly FillUnderlay OfFilm = new(false, true);
 }

@@ -72,32 +72,34 @@ internal static class FillRows
         return rows;
     }
 
-    /// <summary>Rows over all of an area that thin out towards one side: what two threads lay that thin out against each other is, together,
-    /// as dense as one that does not.</summary>
+    /// <summary>Rows over all of an area, or those of them that one of two threads sews: it has fewer and fewer of them, and the other the
+    /// rest, so that together they lie as close as asked everywhere.</summary>
     internal static double[] Of(IReadOnlyList<Region> regions, RowFrame frame, FillNumbers numbers)
     {
+        var rows = Even(regions, frame, numbers.Spacing);
         if (numbers.Fade == RowFade.Even)
         {
-            return Even(regions, frame, numbers.Spacing);
+            return rows;
         }
-        var (low, high) = Extent(regions, frame);
-        var height = high - low;
-        var rows = new List<double>();
-        // Rows to the mm fall evenly to none: up to a share t of the height there are h/s·(t − t²/2) of them.
-        var count = (int)(height / numbers.Spacing / 2);
-        for (var i = 0; i <= count; i++)
+        var own = new List<double>();
+        var owed = 0.5;
+        for (var i = 0; i < rows.Length; i++)
         {
-            var share = 1 - Math.Sqrt(Math.Max(0, 1 - (2 * (i + 0.5) * numbers.Spacing / height)));
-            var at = share * height;
-            if (rows.Count > 0 && at - rows[^1] > Widest)
+            // The share of the thread that comes in; where either would lie too far apart the other has all.
+            var share = (i + 0.5) / rows.Length;
+            var least = numbers.Spacing / Widest;
+            owed +=
+                share < least ? 0
+                : share > 1 - least ? 1
+                : share;
+            var comesIn = owed >= 1;
+            owed -= comesIn ? 1 : 0;
+            if (comesIn == (numbers.Fade == RowFade.In))
             {
-                break;
+                own.Add(rows[i]);
             }
-            rows.Add(at);
         }
-        return numbers.Fade == RowFade.Out
-            ? [.. rows.Select(at => low + at)]
-            : [.. rows.Select(at => high - at).Reverse()];
+        return [.. own];
     }
 
     /// <summary>From where to where an area reaches across its rows, mm in the frame.</summary>

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 
 namespace Ullet.Core.Stitches;
 

@@ -92,7 +92,7 @@ function threads(ctx: CanvasRenderingContext2D) {
       ctx.save();
       ctx.translate(i * 0.5, j * 0.5);
       // The dark where a yarn dips.
-      ctx.fillStyle = "rgb(0 0 0 / 0.075)";
+      ctx.fillStyle = "rgb(0 0 0 / 0.06)";
       ctx.fillRect(0, 0, 0.5, 0.5);
       ctx.fillStyle = isWeft ? across : along;
       ctx.beginPath();
@@ -100,7 +100,7 @@ function threads(ctx: CanvasRenderingContext2D) {
       else ctx.ellipse(0.25, 0.25, 0.21, 0.27, 0, 0, 2 * Math.PI);
       ctx.fill();
       // Fibres along the yarn.
-      ctx.strokeStyle = "rgb(0 0 0 / 0.05)";
+      ctx.strokeStyle = "rgb(0 0 0 / 0.04)";
       ctx.lineWidth = 0.03;
       for (const away of [-0.07, 0.06]) {
         ctx.beginPath();
@@ -123,9 +123,9 @@ function yarn(ctx: CanvasRenderingContext2D, isWeft: boolean): CanvasGradient {
   const shade = isWeft
     ? ctx.createLinearGradient(0, 0.04, 0, 0.46)
     : ctx.createLinearGradient(0.04, 0, 0.46, 0);
-  shade.addColorStop(0, "rgb(255 255 255 / 0.16)");
-  shade.addColorStop(0.4, "rgb(255 255 255 / 0.1)");
-  shade.addColorStop(1, "rgb(0 0 0 / 0.04)");
+  shade.addColorStop(0, "rgb(255 255 255 / 0.24)");
+  shade.addColorStop(0.4, "rgb(255 255 255 / 0.15)");
+  shade.addColorStop(1, "rgb(0 0 0 / 0.03)");
   return shade;
 }
 

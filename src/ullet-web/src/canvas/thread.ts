@@ -5,7 +5,7 @@ const WIDTH = 0.42;
 
 /** A few strokes painted in one go. */
 interface Chunk {
-  /** The dark edge; it leaves out a chunk's first stroke, which would draw over the chunk before. */
+  /** The dark edge. */
   edge: Path2D;
   whole: Path2D;
   /** The lit side of strokes that lie across the light, and of those that lie along it. */
@@ -30,6 +30,9 @@ const CLOSE = 16;
 
 /** Light falls from the left and above. */
 const LIGHT = { x: -0.6, y: -0.8 };
+
+/** Where along a chunk's first stroke its dark edge begins. */
+const BEGIN = 0.12;
 
 /** Distance of the yarn's turns, mm. */
 const TURN = 0.3;
@@ -122,8 +125,9 @@ function build(points: Float32Array): Chunk[] {
       chunk.edge.moveTo(x, y);
     } else if (!Number.isNaN(x)) {
       chunk.whole.lineTo(x, y);
-      if (joins) chunk.edge.moveTo(x, y);
-      else chunk.edge.lineTo(x, y);
+      // The first stroke's edge begins a little on: at its very start it would draw over the chunk before.
+      if (joins) chunk.edge.moveTo(lastX + (x - lastX) * BEGIN, lastY + (y - lastY) * BEGIN);
+      chunk.edge.lineTo(x, y);
       joins = false;
       light(chunk, lastX, lastY, x, y);
     }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 using Ullet.Core.Tests.Quality;
 using Ullet.Core.Tests.Samples;

@@ -4,7 +4,6 @@ using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Server.Scenes.Elements;
 
