@@ -35,6 +35,20 @@ internal sealed record FillChain(List<(int Span, bool FromLow)> Links)
         return chains;
     }
 
+    /// <summary>The chain as a part that may be sewn from either end.</summary>
+    internal FillPiece Piece(FillGraph graph)
+    {
+        var ((first, firstLow), (last, lastLow)) = (Links[0], Links[^1]);
+        var (from, to) = (graph.Spans[first], graph.Spans[last]);
+        return new FillPiece(
+            first,
+            firstLow ? from.Low : from.High,
+            last,
+            lastLow ? to.High : to.Low,
+            Links.ConvertAll(link => link.Span)
+        );
+    }
+
     private static int Next(FillGraph graph, int at, double needle, bool[] taken)
     {
         var (best, nearest) = (-1, MostBack);
