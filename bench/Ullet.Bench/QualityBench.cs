@@ -52,8 +52,8 @@ internal static class QualityBench
         }
         if (Wanted("fill"))
         {
-            holds &= FillBench.Row("random outlines", [.. QualitySamples.Random(75)]);
-            holds &= FillBench.Row("drawn icons, 80 mm", [.. QualitySamples.Icons(IconPackages.Drawn(Today)).Take(60)]);
+            holds &= FillBench.Row("random outlines", [.. QualitySamples.Random(20)]);
+            holds &= FillBench.Row("drawn icons, 80 mm", [.. QualitySamples.Icons(IconPackages.Drawn(Today)).Take(20)]);
         }
         if (Wanted("icons"))
         {

@@ -49,10 +49,6 @@ public sealed class FilledTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.WaitUntilIdle();
             Assert.Equal("ink", (string?)Scene(visitor)["hooping"]!["coverThreadId"]);
 
-            visitor.Click("link", "Run sheet");
-            visitor.WaitForText("Lay pearl film over where Leaf will be filled");
-            visitor.WaitForText("tear pearl film away along the edge of Leaf");
-
             visitor.Click("link", "Packet");
             var file = visitor.Download("link", "Download: Stitch file", ".ulst");
             Assert.True(StitchFormats.List.Read(file).IsOk);

@@ -17,7 +17,7 @@ public sealed record FillPlan(FillNumbers Numbers, ImmutableArray<Point> Guide, 
 
     double IAreaPlan.JoinNearer => 0;
 
-    double IAreaPlan.MeantBare => Numbers.IsOpen ? Numbers.Spacing : 0;
+    double IAreaPlan.MeantBare => Numbers.IsOpen ? double.MaxValue : 0;
 
     ImmutableArray<Region> IAreaPlan.Area(Outline outline) => RegionOffset.By(outline.Flatten(), Numbers.Compensation);
 

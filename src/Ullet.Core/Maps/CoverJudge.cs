@@ -90,7 +90,7 @@ public sealed class CoverJudge : IStation<SewnStage, CoverReport>
                     : place => threads.Skip(i + 1).Any(thread => thread?.LiesAt(place, ThreadInSight.Hides) == true),
             _ => BareSpots.Narrowest,
             // Between two places in the band a short stitch does not leave it.
-            shortTop: reach
+            (from, to) => from.DistanceTo(to) <= reach
         );
     }
 

@@ -15,13 +15,13 @@ internal static class RunsInSight
     /// <param name="stitches">The step's.</param>
     /// <param name="hides">Whether a place of a run's stitches is hidden in the end, by the run's number.</param>
     /// <param name="most">So much of a run's stitch may show, mm, by the run's number.</param>
-    /// <param name="shortTop">Stitches of tops up to this length are not looked at, mm.</param>
+    /// <param name="stays">Stitches of tops of which this is true are not looked at.</param>
     /// <returns>The longest that is too long; null when there is none.</returns>
     internal static MeasuredPlace? Worst(
         StepStitches stitches,
         Func<int, Func<Point, bool>> hides,
         Func<int, double> most,
-        double shortTop = 0
+        Func<Point, Point, bool> stays
     )
     {
         MeasuredPlace? worst = null;
@@ -33,7 +33,7 @@ internal static class RunsInSight
             {
                 Budget.Spend();
                 var (from, to) = (run.Points[k - 1], run.Points[k]);
-                if (run.Kind == RunKind.Top && from.DistanceTo(to) <= shortTop)
+                if (run.Kind == RunKind.Top && stays(from, to))
                 {
                     continue;
                 }

@@ -73,11 +73,12 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
         foreach (var point in tops.SelectMany(run => run.Points))
         {
             Budget.Spend();
-            var away = (edges.Nearest(point, 1) ?? edges.Nearest(point, Farthest))?.DistanceTo(point) ?? Farthest;
-            if (away > MostSpill && away > (worst?.Value ?? 0) && !inside.Holds(point))
+            if (edges.Nearest(point, MostSpill) is not null || inside.Holds(point))
             {
-                worst = new MeasuredPlace(point, away);
+                continue;
             }
+            var away = edges.Nearest(point, Farthest)?.DistanceTo(point) ?? Farthest;
+            worst = away > (worst?.Value ?? 0) ? new MeasuredPlace(point, away) : worst;
         }
         return worst;
     }
@@ -101,7 +102,11 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
             i =>
                 i > 0 && stitches.Runs[i].Kind != RunKind.Top && stitches.Runs[i].Edge != stitches.Runs[i - 1].Edge
                     ? joinNearer + ThreadInSight.Most
-                    : BareSpots.Narrowest
+                    : BareSpots.Narrowest,
+            // Far from every edge a stitch between two places of the area does not leave it.
+            (from, to) =>
+                edges.Nearest(Point.Lerp(from, to, 0.5), (from.DistanceTo(to) / 2) + StitchDefaults.ThreadWidth) is null
+                && inside.Holds(from)
         );
     }
 }

@@ -86,13 +86,15 @@ function weave(cloth: Cloth): HTMLCanvasElement {
 /** Warp and weft, half a mm apart: each yarn rounds over one and dips under the next. */
 function threads(ctx: CanvasRenderingContext2D) {
   const [across, along] = [yarn(ctx, true), yarn(ctx, false)];
+  // Dark cloth is lit as little as it reflects.
+  ctx.globalCompositeOperation = "soft-light";
   for (let i = 0; i < 12; i++) {
     for (let j = 0; j < 12; j++) {
       const isWeft = (i + j) % 2 === 0;
       ctx.save();
       ctx.translate(i * 0.5, j * 0.5);
       // The dark where a yarn dips.
-      ctx.fillStyle = "rgb(0 0 0 / 0.06)";
+      ctx.fillStyle = "rgb(0 0 0 / 0.26)";
       ctx.fillRect(0, 0, 0.5, 0.5);
       ctx.fillStyle = isWeft ? across : along;
       ctx.beginPath();
@@ -100,7 +102,7 @@ function threads(ctx: CanvasRenderingContext2D) {
       else ctx.ellipse(0.25, 0.25, 0.21, 0.27, 0, 0, 2 * Math.PI);
       ctx.fill();
       // Fibres along the yarn.
-      ctx.strokeStyle = "rgb(0 0 0 / 0.04)";
+      ctx.strokeStyle = "rgb(0 0 0 / 0.16)";
       ctx.lineWidth = 0.03;
       for (const away of [-0.07, 0.06]) {
         ctx.beginPath();
@@ -123,9 +125,9 @@ function yarn(ctx: CanvasRenderingContext2D, isWeft: boolean): CanvasGradient {
   const shade = isWeft
     ? ctx.createLinearGradient(0, 0.04, 0, 0.46)
     : ctx.createLinearGradient(0.04, 0, 0.46, 0);
-  shade.addColorStop(0, "rgb(255 255 255 / 0.24)");
-  shade.addColorStop(0.4, "rgb(255 255 255 / 0.15)");
-  shade.addColorStop(1, "rgb(0 0 0 / 0.03)");
+  shade.addColorStop(0, "rgb(255 255 255 / 0.75)");
+  shade.addColorStop(0.4, "rgb(255 255 255 / 0.45)");
+  shade.addColorStop(1, "rgb(0 0 0 / 0.06)");
   return shade;
 }
 

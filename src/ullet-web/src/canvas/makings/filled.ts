@@ -1,3 +1,5 @@
+import { apply } from "../camera";
+import { clothOf } from "../clothPainter";
 import { outlineOf } from "../outlines";
 import { paintStitches } from "../stitchPainter";
 import type { CanvasMaking } from "./module";
@@ -6,7 +8,17 @@ const INDIGO = "#3b4ba3";
 
 /** Thread in rows; hands get hold of its area. */
 export const filled: CanvasMaking<"filled"> = {
-  paint: (ctx, drawing, element, frame, stepKey) => paintStitches(ctx, drawing, element.id, frame, stepKey),
+  paint(ctx, drawing, element, frame, stepKey) {
+    const film = element.making.set.filmClothId
+      ? clothOf(drawing, element.making.set.filmClothId)
+      : undefined;
+    if (film) {
+      apply(ctx, frame.camera, frame.ratio);
+      ctx.fillStyle = film.colour;
+      ctx.fill(new Path2D(element.outlinePath), "evenodd");
+    }
+    paintStitches(ctx, drawing, element.id, frame, stepKey);
+  },
   mark(ctx, element, px) {
     ctx.strokeStyle = INDIGO;
     ctx.lineWidth = 1.2 * px;
@@ -23,5 +35,8 @@ export const filled: CanvasMaking<"filled"> = {
     ctx.stroke(line);
   },
   holds: (probe, element, at) => probe.isPointInPath(outlineOf(element), at.x, at.y, "evenodd"),
-  signature: () => "",
+  signature(drawing, element) {
+    const film = element.making.set.filmClothId;
+    return film ? (clothOf(drawing, film)?.colour ?? "") : "";
+  },
 };
