@@ -38,6 +38,10 @@ public sealed class FilledTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.WaitForNoText("Straight rows again");
             visitor.Click("button", "Done with the line");
 
+            visitor.Click("button", "Edge");
+            visitor.Choose("Along its outline", "a narrow satin");
+            visitor.WaitUntilIdle();
+
             visitor.Choose("Made as", "Cloth");
             visitor.WaitForText("Cut beforehand");
             visitor.Choose("Made as", "Filled");
@@ -59,7 +63,8 @@ public sealed class FilledTests(UlletSite site) : BrowserTest(site), IClassFixtu
                 );
             var (lay, fill, tear) = (At("lay-film"), At("stitch fill"), At("tear-film"));
             Assert.True(0 < lay && lay < fill && fill < tear, $"{lay}, {fill}, {tear}");
-            Assert.Contains("stop", lines[lay..fill]);
+            // Before the first stitch hands need no stop; before the edge they do.
+            Assert.Contains("stop", lines[fill..At("stitch edge")]);
         });
 
     private int StitchCount(Visitor visitor) => (int)Scene(visitor)["stitchCount"]!;
