@@ -11,6 +11,8 @@ interface Chunk {
   /** The lit side of strokes that lie across the light, and of those that lie along it. */
   bright: Path2D;
   faint: Path2D;
+  /** From afar a short lit middle is what shows single strokes. */
+  sheen: Path2D;
   gaps: Path2D;
   /** The turns of the yarn, made when they are first seen. */
   twist: Path2D | null;
@@ -23,10 +25,16 @@ interface Chunk {
 }
 
 /** Strokes painted in one go; what is sewn later is painted later, and lies on top. */
-const CHUNK_POINTS = 60;
+const CHUNK_POINTS = 150;
+
+/** So many strokes of the chunk before are painted again: its first strokes' edges would lie on them. */
+const AGAIN = 4;
 
 /** From this scale on the turns of the yarn are seen, device pixels to the mm. */
 const CLOSE = 16;
+
+/** From this scale on strokes are wide enough for a soft light along them. */
+const NEAR = 9;
 
 /** Light falls from the left and above. */
 const LIGHT = { x: -0.6, y: -0.8 };
@@ -60,6 +68,10 @@ export function drawThread(ctx: CanvasRenderingContext2D, points: Float32Array, 
     ctx.lineCap = "butt";
     if (seen.isClose) stroke(ctx, (chunk.twist ??= twistOf(points, chunk)), turns, 0.045);
     stroke(ctx, chunk.gaps, gap, 0.06);
+    if (!seen.isNear) {
+      stroke(ctx, chunk.sheen, bright, 0.14);
+      continue;
+    }
     stroke(ctx, chunk.faint, faint, 0.12);
     stroke(ctx, chunk.bright, soft, 0.2);
     stroke(ctx, chunk.bright, bright, 0.08);
@@ -89,6 +101,7 @@ function sightOf(ctx: CanvasRenderingContext2D) {
     right: Math.max(...xs) + WIDTH,
     top: Math.min(...ys) - WIDTH,
     bottom: Math.max(...ys) + WIDTH,
+    isNear: Math.hypot(at.a, at.b) > NEAR,
     isClose: Math.hypot(at.a, at.b) > CLOSE,
   };
 }
@@ -113,10 +126,7 @@ function build(points: Float32Array): Chunk[] {
       chunk = begun(i);
       joins = !Number.isNaN(lastX);
       made.push(chunk);
-      if (!Number.isNaN(lastX)) {
-        chunk.whole.moveTo(lastX, lastY);
-        widen(chunk, lastX, lastY);
-      }
+      if (!Number.isNaN(lastX)) again(chunk, points, i);
     }
     chunk.end = i + 2;
     if (!Number.isNaN(x)) widen(chunk, x, y);
@@ -136,12 +146,28 @@ function build(points: Float32Array): Chunk[] {
   return made;
 }
 
+/** Begins with the last strokes before a chunk. */
+function again(chunk: Chunk, points: Float32Array, i: number) {
+  let from = i - 2;
+  while (from > Math.max(0, i - 2 * (AGAIN + 1)) && !Number.isNaN(points[from - 2] ?? NaN)) from -= 2;
+  for (let k = from; k < i; k += 2) {
+    const [x, y] = [points[k] ?? NaN, points[k + 1] ?? NaN];
+    if (k === from) chunk.whole.moveTo(x, y);
+    else {
+      chunk.whole.lineTo(x, y);
+      light(chunk, points[k - 2] ?? NaN, points[k - 1] ?? NaN, x, y);
+    }
+    widen(chunk, x, y);
+  }
+}
+
 function begun(first: number): Chunk {
   return {
     edge: new Path2D(),
     whole: new Path2D(),
     bright: new Path2D(),
     faint: new Path2D(),
+    sheen: new Path2D(),
     gaps: new Path2D(),
     twist: null,
     first,
@@ -175,6 +201,10 @@ function light(chunk: Chunk, x0: number, y0: number, x1: number, y1: number) {
   const path = Math.abs(facing) > 0.45 ? chunk.bright : chunk.faint;
   path.moveTo(x0 + dx * from + sx * 0.06, y0 + dy * from + sy * 0.06);
   path.lineTo(x0 + dx * to + sx * 0.06, y0 + dy * to + sy * 0.06);
+  const start = length > 1.6 ? 0.26 + stray * 0.14 : 0.2;
+  const stop = length > 1.6 ? start + 0.26 + ((stray * 7) % 1) * 0.14 : 0.75;
+  chunk.sheen.moveTo(x0 + dx * start + sx * 0.05, y0 + dy * start + sy * 0.05);
+  chunk.sheen.lineTo(x0 + dx * stop + sx * 0.05, y0 + dy * stop + sy * 0.05);
   chunk.gaps.moveTo(x0 - sx * 0.15, y0 - sy * 0.15);
   chunk.gaps.lineTo(x1 - sx * 0.15, y1 - sy * 0.15);
 }
