@@ -20,20 +20,17 @@ public static class FillChoice
         var looser = thread?.Kind == ThreadKind.Metallic ? SatinChoice.MetallicLooser : 0;
         var spacing =
             making.Spacing ?? (making.FilmClothId is null ? Math.Round(preset.Spacing + looser, 3) : OverFilm);
-        return new FillNumbers(
-            spacing,
-            making.IsAngleFixed ? making.Angle : OnWall(making.Angle, element.Box),
-            making.Compensation ?? preset.Compensation
-        )
+        return new FillNumbers(spacing, Angle(making, element.Box), making.Compensation ?? preset.Compensation)
         {
             StitchLength = making.StitchLength ?? StitchLength,
             Pattern = making.Pattern,
-            Underlay = making.Underlay ?? (spacing >= FillNumbers.Open ? FillUnderlay.OfFilm : FillUnderlay.Usual),
+            Underlay = making.Underlay ?? (spacing >= FillLimits.Shows ? FillUnderlay.OfFilm : FillUnderlay.Usual),
         };
     }
 
-    /// <summary>A direction that is turned and mirrored with its element, degrees.</summary>
-    private static double OnWall(double angle, ElementBox box) => (box.IsFlipped ? -angle : angle) + box.Rotation;
+    /// <summary>The direction of rows on the wall: turned and mirrored with its element, unless it is fixed, degrees.</summary>
+    internal static double Angle(FilledMaking making, ElementBox box) =>
+        making.IsAngleFixed ? making.Angle : (box.IsFlipped ? -making.Angle : making.Angle) + box.Rotation;
 
     /// <summary>The plan of a filled area.</summary>
     internal static FillPlan Plan(FilledMaking making, Element element, Project project, MachineThread? thread)

@@ -100,6 +100,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(ExchangeThread), "exchangeThread")]
 [JsonDerivedType(typeof(ExchangeCloth), "exchangeCloth")]
 [JsonDerivedType(typeof(SetFilled), "setFilled")]
+[JsonDerivedType(typeof(SetFilm), "setFilm")]
 [JsonDerivedType(typeof(LayGuide), "layGuide")]
 [JsonDerivedType(typeof(BendRows), "bendRows")]
 [JsonDerivedType(typeof(SetSheet), "setSheet")]

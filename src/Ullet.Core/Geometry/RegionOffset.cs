@@ -9,6 +9,8 @@ public static class RegionOffset
     /// <summary>Arcs get this many pieces per quarter turn: 0.004 mm of chord error at a radius of 12 mm.</summary>
     private const int ArcPieces = 30;
 
+    private const int RoughArcPieces = 6;
+
     /// <summary>Sharp corners are cut off at this many times the distance.</summary>
     private const double MitreLimit = 5;
 
@@ -23,6 +25,16 @@ public static class RegionOffset
             return regions;
         }
         return PlaneGeometry.ToRegions(Of(PlaneGeometry.From(regions), distance, CornerStyle.Round));
+    }
+
+    /// <summary>The same with arcs of a few pieces, for what is only looked at or lies under thread: off by 0.01 of the distance.</summary>
+    internal static ImmutableArray<Region> Roughly(ImmutableArray<Region> regions, double distance)
+    {
+        var geometry = PlaneGeometry.From(regions);
+        LibraryWork.Buffer(geometry, distance);
+        return PlaneGeometry.ToRegions(
+            BufferOp.Buffer(geometry, distance, new BufferParameters(RoughArcPieces) { SimplifyFactor = 0.01 })
+        );
     }
 
     /// <summary>Any geometry with its edge moved; lines become bands with round ends.</summary>

@@ -16,10 +16,16 @@ public static class FillLimits
 
     /// <summary>Says what is wrong with a filled area, or null.</summary>
     public static Refusal? Check(FilledMaking making) =>
-        Range(making.Spacing, Spacing, "mm", "The distance of the rows", "spacing")
-        ?? Range(making.Compensation, StitchRanges.PullCompensation, "mm", "The pull compensation", "compensation")
-        ?? Range(making.StitchLength, StitchLength, "mm", "The stitch length along the rows", "stitchLength")
-        ?? Range(making.Angle, Angle, "°", "The angle of the rows", "angle")
+        Limits.CheckSet(making.Spacing, Spacing, "mm", "The distance of the rows", "spacing")
+        ?? Limits.CheckSet(
+            making.Compensation,
+            StitchRanges.PullCompensation,
+            "mm",
+            "The pull compensation",
+            "compensation"
+        )
+        ?? Limits.CheckSet(making.StitchLength, StitchLength, "mm", "The stitch length along the rows", "stitchLength")
+        ?? Limits.CheckSet(making.Angle, Angle, "°", "The angle of the rows", "angle")
         ?? (
             making is { FilmClothId: not null, Spacing: < Shows }
                 ? new Refusal(
@@ -34,12 +40,4 @@ public static class FillLimits
                 ? new Refusal("guide-not-finite", "guide", "A place of the guide is no number.")
                 : null
         );
-
-    private static Refusal? Range(
-        double? value,
-        (double Least, double Most) range,
-        string unit,
-        string what,
-        string place
-    ) => value is { } given ? Limits.CheckRange(given, range.Least, range.Most, unit, what, place) : null;
 }

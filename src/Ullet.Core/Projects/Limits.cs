@@ -31,6 +31,15 @@ public static class Limits
         ?? CheckRange(box.Rotation, -360, 360, "degrees", $"The turn of {name}", "rotation")
         ?? CheckRange(box.Skew, -MostSkew, MostSkew, "degrees", $"The skew of {name}", "skew");
 
+    /// <summary>Says that a number that was set lies outside its range, or null; nothing is wrong with one that was not.</summary>
+    public static Refusal? CheckSet(
+        double? value,
+        (double Least, double Most) range,
+        string unit,
+        string what,
+        string place
+    ) => value is { } given ? CheckRange(given, range.Least, range.Most, unit, what, place) : null;
+
     /// <summary>Says that a number lies outside its range (or is none), or null.</summary>
     public static Refusal? CheckRange(
         double value,

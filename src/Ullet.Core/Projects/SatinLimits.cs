@@ -11,10 +11,22 @@ public static class SatinLimits
 
     /// <summary>Says what is wrong with satin, or null.</summary>
     public static Refusal? Check(SatinMaking making) =>
-        Range(making.Spacing, StitchRanges.CoverSpacing, "The spacing of the satin", "spacing")
-        ?? Range(making.Compensation, StitchRanges.PullCompensation, "The pull compensation", "compensation")
-        ?? Range(making.Band.Width, Width, "The width of the satin line", "width")
-        ?? Range(making.JoinNearer, JoinNearer, "The distance within which letters are joined", "joinNearer")
+        Limits.CheckSet(making.Spacing, StitchRanges.CoverSpacing, "mm", "The spacing of the satin", "spacing")
+        ?? Limits.CheckSet(
+            making.Compensation,
+            StitchRanges.PullCompensation,
+            "mm",
+            "The pull compensation",
+            "compensation"
+        )
+        ?? Limits.CheckSet(making.Band.Width, Width, "mm", "The width of the satin line", "width")
+        ?? Limits.CheckSet(
+            making.JoinNearer,
+            JoinNearer,
+            "mm",
+            "The distance within which letters are joined",
+            "joinNearer"
+        )
         ?? making.Directions.Select(Check).FirstOrDefault(wrong => wrong is not null);
 
     /// <summary>Says what is wrong with a direction line, or null.</summary>
@@ -26,7 +38,4 @@ public static class SatinLimits
                 "A direction line needs two ends that differ: lay it across the column whose strokes it turns."
             )
             : null;
-
-    private static Refusal? Range(double? value, (double Least, double Most) range, string what, string place) =>
-        value is { } given ? Limits.CheckRange(given, range.Least, range.Most, "mm", what, place) : null;
 }

@@ -13,12 +13,24 @@ public static class StageLimits
 
     /// <summary>Says what is wrong with a cover, or null.</summary>
     public static Refusal? Check(CoverSettings cover) =>
-        Check(cover.Width, StitchRanges.CoverWidth, "mm", "The cover width", "width")
-        ?? Check(cover.Spacing, SpacingOf(cover.Kind), "mm", "The spacing of the cover", "spacing")
-        ?? Check(cover.InsideShare, StitchRanges.CoverInsideShare, "", "The cover's inside share", "insideShare")
-        ?? Check(cover.Compensation, StitchRanges.PullCompensation, "mm", "The pull compensation", "compensation")
-        ?? Check(cover.UnitLength, StitchRanges.UnitLength, "mm", "The length of a unit", "unitLength")
-        ?? Check(cover.Inset, StitchRanges.BeanInset, "mm", "The inset of the line", "inset")
+        Limits.CheckSet(cover.Width, StitchRanges.CoverWidth, "mm", "The cover width", "width")
+        ?? Limits.CheckSet(cover.Spacing, SpacingOf(cover.Kind), "mm", "The spacing of the cover", "spacing")
+        ?? Limits.CheckSet(
+            cover.InsideShare,
+            StitchRanges.CoverInsideShare,
+            "",
+            "The cover's inside share",
+            "insideShare"
+        )
+        ?? Limits.CheckSet(
+            cover.Compensation,
+            StitchRanges.PullCompensation,
+            "mm",
+            "The pull compensation",
+            "compensation"
+        )
+        ?? Limits.CheckSet(cover.UnitLength, StitchRanges.UnitLength, "mm", "The length of a unit", "unitLength")
+        ?? Limits.CheckSet(cover.Inset, StitchRanges.BeanInset, "mm", "The inset of the line", "inset")
         ?? (
             cover.Passes is { } passes and not (3 or 5)
                 ? new Refusal("passes-odd", "passes", $"A bean stitch is sewn 3 or 5 times; {passes} was given.")
@@ -37,17 +49,23 @@ public static class StageLimits
 
     /// <summary>Says what is wrong with a running stage, or null.</summary>
     public static Refusal? Check(RunSettings run) =>
-        Check(run.StitchLength, StitchRanges.RunLength, "mm", "The stitch length", "stitchLength")
-        ?? Check(run.Inset, StitchRanges.TackInset, "mm", "The inset", "inset");
+        Limits.CheckSet(run.StitchLength, StitchRanges.RunLength, "mm", "The stitch length", "stitchLength")
+        ?? Limits.CheckSet(run.Inset, StitchRanges.TackInset, "mm", "The inset", "inset");
 
     /// <summary>Says what is wrong with how a line is sewn, or null.</summary>
     public static Refusal? Check(LineSettings line) =>
         (
             line.Kind is LineKind.Blanket or LineKind.Motif
-                ? Check(line.StitchLength, StitchRanges.UnitLength, "mm", "The length of a unit", "stitchLength")
+                ? Limits.CheckSet(
+                    line.StitchLength,
+                    StitchRanges.UnitLength,
+                    "mm",
+                    "The length of a unit",
+                    "stitchLength"
+                )
                 : Check(new RunSettings { StitchLength = line.StitchLength })
         )
-        ?? Check(line.Width, StitchRanges.LineWidth, "mm", "The width of the line", "width")
+        ?? Limits.CheckSet(line.Width, StitchRanges.LineWidth, "mm", "The width of the line", "width")
         ?? Limits.CheckRange(line.Passes, 1, LineSettings.MostPasses, "", "The number of passes", "passes");
 
     /// <summary>Says what is wrong with the stages of a piece, or null.</summary>
@@ -56,22 +74,20 @@ public static class StageLimits
         ?? Check(piece.Stages.Placement)
         ?? Check(piece.Stages.TackDown)
         ?? Check(piece.Stages.Cover)
-        ?? Check(piece.CutAllowance, StitchRanges.CutAllowance, "mm", "The cut allowance", "cutAllowance")
-        ?? Check(piece.Drift, StitchRanges.Drift, "mm", "How far stitches may leave the outline", "drift");
+        ?? Limits.CheckSet(piece.CutAllowance, StitchRanges.CutAllowance, "mm", "The cut allowance", "cutAllowance")
+        ?? Limits.CheckSet(piece.Drift, StitchRanges.Drift, "mm", "How far stitches may leave the outline", "drift");
 
     private static Refusal? Check(CoverStretch stretch) =>
-        Check(stretch.Width, StitchRanges.CoverWidth, "mm", "The width of a stretch", "stretches")
-        ?? Check(stretch.Spacing, StitchRanges.CoverSpacing, "mm", "The spacing of a stretch", "stretches")
-        ?? Check(stretch.InsideShare, StitchRanges.CoverInsideShare, "", "The inside share of a stretch", "stretches");
+        Limits.CheckSet(stretch.Width, StitchRanges.CoverWidth, "mm", "The width of a stretch", "stretches")
+        ?? Limits.CheckSet(stretch.Spacing, StitchRanges.CoverSpacing, "mm", "The spacing of a stretch", "stretches")
+        ?? Limits.CheckSet(
+            stretch.InsideShare,
+            StitchRanges.CoverInsideShare,
+            "",
+            "The inside share of a stretch",
+            "stretches"
+        );
 
     private static (double Least, double Most) SpacingOf(CoverKind? kind) =>
         CoverTable.Of(kind ?? CoverKind.Satin).IsDense ? StitchRanges.CoverSpacing : StitchRanges.OpenSpacing;
-
-    private static Refusal? Check(
-        double? value,
-        (double Least, double Most) range,
-        string unit,
-        string what,
-        string place
-    ) => value is { } given ? Limits.CheckRange(given, range.Least, range.Most, unit, what, place) : null;
 }

@@ -91,6 +91,21 @@ public sealed class FilledTests
         }
     }
 
+    [Theory]
+    [InlineData(null, 1.0)]
+    [InlineData(0.5, 1.0)]
+    [InlineData(1.4, 1.4)]
+    public void FilmLaidUnderRows_LoosensThoseThatWouldHideIt_AndTakenAwayTheyAreAsUsual(double? spacing, double wanted)
+    {
+        var project = WithFilm(Filled(new FilledMaking { Spacing = spacing }));
+        var laid = SampleProject.Apply(project, new SetFilm { ElementId = "e1", FilmClothId = "film" });
+        Assert.Equal(wanted, Step(laid).Numbers.Spacing);
+        var away = SampleProject.Apply(laid, new SetFilm { ElementId = "e1" });
+        Assert.InRange(Step(away).Numbers.Spacing, 0.3, 0.5);
+        var cloth = new SetFilm { ElementId = "e1", FilmClothId = project.Cloths[0].Id };
+        Assert.Equal("film-unknown", SampleProject.Refused(project, cloth).Code);
+    }
+
     [Fact]
     public void ASecondThread_ComesInWhileTheFirstThinsOut()
     {

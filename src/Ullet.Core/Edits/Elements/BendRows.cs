@@ -1,3 +1,4 @@
+using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
@@ -28,8 +29,7 @@ public sealed record BendRows : MakingEdit<FilledMaking>
             return project.With(element.WithSettings(making with { Guide = [] }));
         }
         var box = element.Box;
-        var angle = making.IsAngleFixed ? making.Angle : (box.IsFlipped ? -making.Angle : making.Angle) + box.Rotation;
-        var turn = Affine.Rotate(angle).Then(Affine.Translate(box.X, box.Y));
+        var turn = Affine.Rotate(FillChoice.Angle(making, box)).Then(Affine.Translate(box.X, box.Y));
         var half = Math.Sqrt((box.Width * box.Width) + (box.Height * box.Height)) / 2;
         // A parabola's middle lies By over its width away.
         var guide = Enumerable

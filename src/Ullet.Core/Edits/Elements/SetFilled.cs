@@ -20,15 +20,9 @@ public sealed record SetFilled : MakingEdit<FilledMaking>
                 return EditRefusals.NoThread(thread);
             }
         }
-        if (Filled.FilmClothId is { } film && project.FindCloth(film) is not { Kind: ClothKind.Film })
+        if (SetFilm.Unfit(project, Filled.FilmClothId) is { } wrong)
         {
-            return new Refusal(
-                "film-unknown",
-                "filmClothId",
-                project.FindCloth(film) is { } cloth
-                    ? $"{cloth.Name} is no film: it would not tear away. Choose a film, or add one to the cloths."
-                    : $"This project has no cloth \"{film}\"."
-            );
+            return wrong;
         }
         if (Filled.Guide.Length > FilledMaking.MostGuide)
         {

@@ -43,7 +43,9 @@ public static class FillAreas
             var next = needle is { } stands ? left.MinBy(region => Away(region, stands))! : left[0];
             left.Remove(next);
             var box = next.Bounds();
-            var sewn = FillRun.Of(next, numbers, frame, needle ?? new Point(box.MinX, box.MinY), null, cancellation);
+            // It is left where the nearest of the others lies.
+            Point? exit = left.Count > 0 ? left.MinBy(region => Away(region, box.Centre))!.Bounds().Centre : null;
+            var sewn = FillRun.Of(next, numbers, frame, needle ?? new Point(box.MinX, box.MinY), exit, cancellation);
             if (sewn.Runs.IsEmpty)
             {
                 continue;

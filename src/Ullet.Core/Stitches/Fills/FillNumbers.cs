@@ -8,11 +8,8 @@ namespace Ullet.Core.Stitches;
 /// <param name="Compensation">Rows are longer by this at each end, mm.</param>
 public sealed record FillNumbers(double Spacing, double Angle, double Compensation)
 {
-    /// <summary>From this distance on cloth, or film, is meant to show between rows, mm.</summary>
-    public const double Open = FillLimits.Shows;
-
     /// <summary>True where what lies beneath is meant to show.</summary>
-    public bool IsOpen => Spacing >= Open;
+    public bool IsOpen => Spacing >= FillLimits.Shows;
 
     /// <summary>Distance of holes along a row, mm.</summary>
     public double StitchLength { get; init; } = 4.0;

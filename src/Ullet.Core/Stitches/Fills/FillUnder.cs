@@ -54,7 +54,7 @@ internal sealed class FillUnder
 
     private void Edge(ImmutableArray<Region> area, CancellationToken cancellation)
     {
-        var rings = RegionOffset.By(area, -EdgeInset).SelectMany(region => region.Rings).ToList();
+        var rings = RegionOffset.Roughly(area, -EdgeInset).SelectMany(region => region.Rings).ToList();
         while (rings.Count > 0)
         {
             Budget.Spend();

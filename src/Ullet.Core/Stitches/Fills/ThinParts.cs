@@ -31,15 +31,15 @@ internal sealed record ThinParts(ImmutableArray<Region> Body, ImmutableArray<Thi
     internal static ThinParts Of(Region region)
     {
         ImmutableArray<Region> whole = [region];
-        var core = RegionOffset.By(whole, -Narrow / 2);
+        var core = RegionOffset.Roughly(whole, -Narrow / 2);
         if (core.IsEmpty)
         {
             return new ThinParts([], []);
         }
-        var wide = RegionOffset.By(core, Narrow / 2);
+        var wide = RegionOffset.Roughly(core, Narrow / 2);
         var parts = ImmutableArray.CreateBuilder<ThinPart>();
         var taken = new List<Region>();
-        foreach (var rest in RegionOverlay.Difference(whole, RegionOffset.By(wide, Same)))
+        foreach (var rest in RegionOverlay.Difference(whole, RegionOffset.Roughly(wide, Same)))
         {
             Budget.Spend();
             var box = rest.Bounds();
@@ -47,14 +47,14 @@ internal sealed record ThinParts(ImmutableArray<Region> Body, ImmutableArray<Thi
             {
                 continue;
             }
-            var hangs = RegionOverlay.Intersection(RegionOffset.By([rest], 2 * Same), wide);
+            var hangs = RegionOverlay.Intersection(RegionOffset.Roughly([rest], 2 * Same), wide);
             // What joins two places of the rest is filled with it: rows come through.
             if (hangs.Length == 1)
             {
-                var area = RegionOverlay.Intersection(RegionOffset.By([rest], Over), whole);
+                var area = RegionOverlay.Intersection(RegionOffset.Roughly([rest], Over), whole);
                 if (area.Length == 1)
                 {
-                    taken.AddRange(RegionOffset.By([rest], Over / 2));
+                    taken.AddRange(RegionOffset.Roughly([rest], Over / 2));
                     parts.Add(new ThinPart(area[0], RegionOverlay.Measures(hangs).Middle));
                 }
             }
