@@ -1,4 +1,3 @@
-using System.IO.Compression;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
@@ -28,7 +27,7 @@ internal static class EngineBench
         var large = Grown(Stitches);
         var work = new Work(large);
         var text = StitchFormats.Make(StitchFormats.List, work.Evaluated.Program);
-        var gzip = Measured.Median(9, _ => Gzip(text));
+        var gzip = Measured.Median(9, _ => Yardstick.Gzip(text));
         var fresh = Measured.Median(9, _ => work.Sew(withOutlines: true), WarmUp);
         yield return new Ratio(
             $"all stitches of {Stitches:N0}, outlines included, against gzip",
@@ -143,10 +142,4 @@ internal static class EngineBench
         new PlaceElement { ElementId = id, Width = width }
             .Apply(project, context)
             .Value;
-
-    private static void Gzip(byte[] text)
-    {
-        using var zip = new GZipStream(Stream.Null, CompressionLevel.Optimal);
-        zip.Write(text);
-    }
 }

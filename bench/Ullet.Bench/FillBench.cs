@@ -1,7 +1,5 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using System.IO.Compression;
-using System.Text;
 using Ullet.Core.Geometry;
 using Ullet.Core.Stitches;
 using Ullet.Core.Tests.Quality;
@@ -46,31 +44,27 @@ internal static class FillBench
     internal static IEnumerable<Ratio> Run()
     {
         var areas = QualitySamples.Random(40).Select(each => each.Regions.ToImmutableArray()).ToList();
-        var text = new StringBuilder();
         var (count, stitches) = (0, 0);
+        var sewn = new List<StepStitches>();
         while (stitches < Stitches)
         {
-            foreach (var run in Sewn(areas[count % areas.Count], 0).Runs)
-            {
-                stitches += run.Points.Length;
-                foreach (var point in run.Points)
-                {
-                    text.Append(CultureInfo.InvariantCulture, $"{run.Kind} {point.X:0.00} {point.Y:0.00}\n");
-                }
-            }
+            sewn.Add(Sewn(areas[count % areas.Count], 0));
+            stitches += sewn[^1].PointCount;
             count++;
         }
-        var list = Encoding.UTF8.GetBytes(text.ToString());
-        var gzip = Measured.Median(9, _ => Packed(list));
+        var list = Yardstick.List(sewn);
+        var gzip = Measured.Median(9, _ => Yardstick.Gzip(list));
         var all = Measured.Median(3, _ => All(areas, count), warmUp: 1);
         yield return new Ratio($"{Stitches:N0} stitches of fills against 0.5 × gzip", all, 0.5 * gzip, IsAim: true);
-        var few = Measured.Median(20, _ => All(areas, Math.Max(1, count / 100)));
         yield return new Ratio(
-            "a hundred times the fills against 120 times the time",
-            all,
-            120 * few * count / (100.0 * Math.Max(1, count / 100))
+            "a hundred times the stitches of one area against 120 times the time",
+            Measured.Median(9, _ => Sewn(Square(150), 30), warmUp: 3),
+            120 * Measured.Median(60, _ => Sewn(Square(15), 30), warmUp: 10)
         );
     }
+
+    private static ImmutableArray<Region> Square(double side) =>
+        [new Region(Ring.Of([new(0, 0), new(side, 0), new(side, side), new(0, side)]), [])];
 
     private static void All(List<ImmutableArray<Region>> areas, int count)
     {
@@ -107,13 +101,6 @@ internal static class FillBench
             breaches.Add($"{trims} trims inside");
         }
         return new Filled(name, raster, directions.Hidden, trims, breaches);
-    }
-
-    private static void Packed(byte[] list)
-    {
-        using var into = new MemoryStream();
-        using var gzip = new GZipStream(into, CompressionLevel.Optimal);
-        gzip.Write(list);
     }
 
     private sealed record Filled(string Name, ColumnRaster Raster, double Hidden, int Trims, List<string> Breaches);

@@ -1,7 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
-using System.IO.Compression;
-using System.Text;
 using Ullet.Core.Geometry;
 using Ullet.Core.Stitches;
 
@@ -25,21 +22,15 @@ internal static class LetterBench
             .Select(letter => letter.Regions.ToImmutableArray())
             .ToList();
         var (count, stitches) = (0, 0);
-        var text = new StringBuilder();
+        var sewn = new List<StepStitches>();
         while (stitches < Stitches)
         {
-            foreach (var run in Sewn(letters[count], 0).Runs)
-            {
-                stitches += run.Points.Length;
-                foreach (var point in run.Points)
-                {
-                    text.Append(CultureInfo.InvariantCulture, $"{run.Kind} {point.X:0.00} {point.Y:0.00}\n");
-                }
-            }
+            sewn.Add(Sewn(letters[count], 0));
+            stitches += sewn[^1].PointCount;
             count++;
         }
-        var list = Encoding.UTF8.GetBytes(text.ToString());
-        var gzip = Measured.Median(9, _ => Packed(list));
+        var list = Yardstick.List(sewn);
+        var gzip = Measured.Median(9, _ => Yardstick.Gzip(list));
         // A little larger each time: none is known from the round before.
         var round = 0;
         var fresh = Measured.Median(3, _ => All(letters, count, ++round), warmUp: 1);
@@ -73,11 +64,4 @@ internal static class LetterBench
             ColumnWork.Plain,
             CancellationToken.None
         );
-
-    private static void Packed(byte[] list)
-    {
-        using var into = new MemoryStream();
-        using var gzip = new GZipStream(into, CompressionLevel.Optimal);
-        gzip.Write(list);
-    }
 }
