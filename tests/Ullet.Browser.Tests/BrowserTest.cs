@@ -1,5 +1,7 @@
+using System.Net.Http.Json;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Ullet.Browser.Tests;
 
@@ -54,6 +56,19 @@ public abstract class BrowserTest(UlletSite site)
         visitor.Click("button", name);
         visitor.WaitForValue("Name", name);
         visitor.WaitUntilIdle();
+    }
+
+    /// <summary>The project that is open, as the server tells it.</summary>
+    private protected JsonNode Scene(Visitor visitor) =>
+        Site
+            .Client.GetFromJsonAsync<JsonNode>($"/api/projects/{visitor.Path_.Split('/')[2]}/scene")
+            .GetAwaiter()
+            .GetResult()!;
+
+    private protected int StitchCount(Visitor visitor)
+    {
+        visitor.WaitUntilIdle();
+        return (int)Scene(visitor)["stitchCount"]!;
     }
 
     private protected static void AssertAccessible(Visitor visitor, string room)

@@ -238,12 +238,6 @@ public sealed partial class CuttingTests(UlletSite site) : BrowserTest(site), IC
             .SelectMany(sheet => sheet!["shapes"]!.AsArray())
             .First(shape => (string)shape!["name"]! == name)!;
 
-    private JsonNode Scene(Visitor visitor) =>
-        Site
-            .Client.GetFromJsonAsync<JsonNode>($"/api/projects/{visitor.Path_.Split('/')[2]}/scene")
-            .GetAwaiter()
-            .GetResult()!;
-
     private static double Number(Group group) => double.Parse(group.Value, CultureInfo.InvariantCulture);
 
     [GeneratedRegex(

@@ -66,12 +66,4 @@ public sealed class FilledTests(UlletSite site) : BrowserTest(site), IClassFixtu
             // Before the first stitch hands need no stop; before the edge they do.
             Assert.Contains("stop", lines[fill..At("stitch edge")]);
         });
-
-    private int StitchCount(Visitor visitor) => (int)Scene(visitor)["stitchCount"]!;
-
-    private JsonNode Scene(Visitor visitor) =>
-        Site
-            .Client.GetFromJsonAsync<JsonNode>($"/api/projects/{visitor.Path_.Split('/')[2]}/scene")
-            .GetAwaiter()
-            .GetResult()!;
 }

@@ -180,12 +180,6 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
         visitor.WaitForValue("Name", "Rowan");
     }
 
-    private JsonNode Scene(Visitor visitor) =>
-        Site
-            .Client.GetFromJsonAsync<JsonNode>($"/api/projects/{visitor.Path_.Split('/')[2]}/scene")
-            .GetAwaiter()
-            .GetResult()!;
-
     private JsonNode Words(Visitor visitor) =>
         Scene(visitor)["elements"]!.AsArray().Last(each => each!["words"] is not null)!["words"]!;
 

@@ -87,12 +87,4 @@ public sealed class MadeAsTests(UlletSite site) : BrowserTest(site), IClassFixtu
         });
 
     private static bool IsStitch(Core.Program.NeedleCommand command) => command.Kind == Core.Program.NeedleKind.Stitch;
-
-    private int StitchCount(Visitor visitor)
-    {
-        visitor.WaitUntilIdle();
-        var id = visitor.Path_.Split('/')[2];
-        var scene = JsonNode.Parse(Site.Client.GetStringAsync($"/api/projects/{id}/scene").GetAwaiter().GetResult())!;
-        return (int)scene["stitchCount"]!;
-    }
 }

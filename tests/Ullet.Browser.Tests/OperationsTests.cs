@@ -208,8 +208,5 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
         return $"{(double)form["stretches"]![0]!["length"]!:0.0} mm";
     }
 
-    private JsonNode Scene(Visitor visitor) =>
-        Site.Client.GetFromJsonAsync<JsonNode>($"{Api(visitor)}/scene").GetAwaiter().GetResult()!;
-
     private static string Api(Visitor visitor) => $"/api/projects/{visitor.Path_.Split('/')[2]}";
 }

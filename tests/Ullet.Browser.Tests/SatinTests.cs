@@ -105,12 +105,4 @@ public sealed class SatinTests(UlletSite site) : BrowserTest(site), IClassFixtur
             File.WriteAllBytes(Path.Combine(folder, $"satin-{name}.png"), visitor.Picture());
         }
     }
-
-    private int StitchCount(Visitor visitor) => (int)Scene(visitor)["stitchCount"]!;
-
-    private JsonNode Scene(Visitor visitor) =>
-        Site
-            .Client.GetFromJsonAsync<JsonNode>($"/api/projects/{visitor.Path_.Split('/')[2]}/scene")
-            .GetAwaiter()
-            .GetResult()!;
 }

@@ -218,10 +218,4 @@ public sealed class TypeAndPressTests(UlletSite site) : BrowserTest(site), IClas
     private static string Number(double value) => value.ToString("0.0#", CultureInfo.InvariantCulture);
 
     private JsonNode Cut(Visitor visitor) => Scene(visitor)["cutCloths"]![0]!["cut"]!;
-
-    private JsonNode Scene(Visitor visitor)
-    {
-        var id = visitor.Path_.Split('/')[2];
-        return Site.Client.GetFromJsonAsync<JsonNode>($"/api/projects/{id}/scene").GetAwaiter().GetResult()!;
-    }
 }
