@@ -1,6 +1,7 @@
 import type { SatinEdge, Scene } from "../../../api/client";
 import { Choice } from "../../../parts/fields/Choice";
-import { ThreadSwatch } from "../../../parts/Swatch";
+import { Section } from "../../../parts/Section";
+import { ThreadChoice } from "./ThreadChoice";
 
 interface Props {
   scene: Scene;
@@ -13,10 +14,9 @@ interface Props {
 }
 
 /** A line along the outline: its stitch, its thread, when it is sewn. */
-export function EdgeFields({ scene, edge, threadId, what, onChanged }: Props) {
+function EdgeFields({ scene, edge, threadId, what, onChanged }: Props) {
   const turn = (part: Partial<SatinEdge>) => onChanged({ ...edge, ...part });
   const own = scene.threads.find((thread) => thread.id === (threadId ?? scene.hooping.coverThreadId));
-  const thread = scene.threads.find((known) => known.id === edge?.threadId) ?? own;
   return (
     <>
       <Choice
@@ -35,15 +35,13 @@ export function EdgeFields({ scene, edge, threadId, what, onChanged }: Props) {
       />
       {edge ? (
         <div className="grid grid-cols-2 gap-1.5">
-          <Choice
+          <ThreadChoice
             label="Thread of the edge"
-            value={edge.threadId ?? ""}
-            mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
-            options={[
-              { value: "", label: `its own (${own?.name ?? "none"})` },
-              ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
-            ]}
-            onChosen={(id) => turn({ threadId: id || null })}
+            threads={scene.threads}
+            value={edge.threadId}
+            usual={own}
+            whose="its own"
+            onChosen={(threadId) => turn({ threadId })}
           />
           <Choice
             label="Sewn"
@@ -57,5 +55,14 @@ export function EdgeFields({ scene, edge, threadId, what, onChanged }: Props) {
         </div>
       ) : null}
     </>
+  );
+}
+
+/** The section of an edge on the card of what is sewn in thread. */
+export function EdgeSection(props: Props) {
+  return (
+    <Section title="Edge" startsOpen={props.edge != null} brief={props.edge ? "along its outline" : "none"}>
+      <EdgeFields {...props} />
+    </Section>
   );
 }

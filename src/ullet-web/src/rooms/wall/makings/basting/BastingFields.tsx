@@ -2,8 +2,8 @@ import { useEdits } from "../../../../api/edits";
 import { isMade, type Made } from "../../../../api/elements";
 import { Choice } from "../../../../parts/fields/Choice";
 import { NumberField } from "../../../../parts/fields/NumberField";
-import { ThreadSwatch } from "../../../../parts/Swatch";
 import type { ElementProps } from "../../card/elementProps";
+import { ThreadChoice } from "../ThreadChoice";
 import { newest } from "../../card/newest";
 
 /** How basting is sewn, and whose cloth it holds. */
@@ -16,7 +16,6 @@ export function BastingFields({ projectId, scene, element }: ElementProps<Made<"
       return { edit: "setBasting", elementId: element.id, stitchLength, threadId, holdsId, ...part };
     });
   const usual = scene.threads.find((thread) => thread.id === scene.hooping.lineThreadId);
-  const thread = scene.threads.find((known) => known.id === basting.threadId) ?? usual;
   return (
     <>
       <Choice
@@ -31,15 +30,13 @@ export function BastingFields({ projectId, scene, element }: ElementProps<Made<"
         onChosen={(id) => change({ holdsId: id || null })}
       />
       <div className="grid grid-cols-[1fr_104px] gap-1.5">
-        <Choice
+        <ThreadChoice
           label="Thread"
-          value={basting.threadId ?? ""}
-          mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
-          options={[
-            { value: "", label: `as lines (${usual?.name ?? "none"})` },
-            ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
-          ]}
-          onChosen={(id) => change({ threadId: id || null })}
+          threads={scene.threads}
+          value={basting.threadId}
+          usual={usual}
+          whose="as lines"
+          onChosen={(threadId) => change({ threadId })}
         />
         <NumberField
           label="Stitch length"

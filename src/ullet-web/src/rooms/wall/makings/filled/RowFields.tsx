@@ -5,10 +5,11 @@ import { Choice } from "../../../../parts/fields/Choice";
 import { NumberField } from "../../../../parts/fields/NumberField";
 import { SlideField } from "../../../../parts/fields/SlideField";
 import { Tick } from "../../../../parts/fields/Tick";
-import { ThreadSwatch } from "../../../../parts/Swatch";
 import { TextButton } from "../../../../parts/TextButton";
 import { useView } from "../../../../state/view";
 import type { ElementProps } from "../../card/elementProps";
+import { CompensationField } from "../CompensationField";
+import { ThreadChoice } from "../ThreadChoice";
 import { useFilled } from "./useFilled";
 
 /** Thread, pattern, direction and distance of rows. */
@@ -21,15 +22,13 @@ export function RowFields({ projectId, scene, element }: ElementProps<Made<"fill
   const thread = scene.threads.find((known) => known.id === set.threadId) ?? usual;
   return (
     <>
-      <Choice
+      <ThreadChoice
         label="Thread"
-        value={set.threadId ?? ""}
-        mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
-        options={[
-          { value: "", label: `the project’s (${usual?.name ?? "none"})` },
-          ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
-        ]}
-        onChosen={(id) => change({ threadId: id || null })}
+        threads={scene.threads}
+        value={set.threadId}
+        usual={usual}
+        whose="the project’s"
+        onChosen={(threadId) => change({ threadId })}
       />
       <Choice
         label="Goes softly over into"
@@ -75,16 +74,9 @@ export function RowFields({ projectId, scene, element }: ElementProps<Made<"fill
         onSlide={(next) => slide({ stitchLength: next })}
         onTaken={(next) => change({ stitchLength: next })}
       />
-      <SlideField
-        label="Compensation"
+      <CompensationField
         value={compensation}
-        least={catalogue.compensation.least}
-        most={catalogue.compensation.most}
-        step={0.05}
-        unit="mm"
-        digits={2}
-        ends={["less", "more"]}
-        hint="added at each end of a row, because thread draws the edges in"
+        where="at each end of a row"
         onSlide={(next) => slide({ compensation: next })}
         onTaken={(next) => change({ compensation: next })}
       />
@@ -126,7 +118,7 @@ export function DirectionFields({ projectId, element }: ElementProps<Made<"fille
 
 /** What lies under rows: film that shines between them, underlay. */
 export function UnderRows({ projectId, scene, element }: ElementProps<Made<"filled">>) {
-  const { change } = useFilled(projectId, element);
+  const { change, lay } = useFilled(projectId, element);
   const { set, underlay } = element.making;
   const films = scene.cloths.filter((cloth) => cloth.kind === "film");
   return (
@@ -138,7 +130,7 @@ export function UnderRows({ projectId, scene, element }: ElementProps<Made<"fill
           { value: "", label: films.length ? "none" : "none (no film among the cloths yet)" },
           ...films.map((cloth) => ({ value: cloth.id, label: cloth.name })),
         ]}
-        onChosen={(id) => change({ filmClothId: id || null, spacing: null })}
+        onChosen={(id) => lay(id || null)}
       />
       <fieldset>
         <legend className="text-[13px] text-muted">

@@ -1,7 +1,7 @@
 import type { Made } from "../../../../api/elements";
 import { Section } from "../../../../parts/Section";
 import type { ElementProps } from "../../card/elementProps";
-import { EdgeFields } from "../EdgeFields";
+import { EdgeSection } from "../EdgeFields";
 import type { WallMaking } from "../module";
 import { SewnIcon } from "../SewnIcon";
 import { DirectionFields, RowFields, UnderRows } from "./RowFields";
@@ -19,13 +19,7 @@ export const filled: WallMaking<"filled"> = {
       <Section title="Direction of rows">
         <DirectionFields {...props} />
       </Section>
-      <Section
-        title="Edge"
-        startsOpen={props.element.making.set.edge != null}
-        brief={props.element.making.set.edge ? "along its outline" : "none"}
-      >
-        <EdgeOfFill {...props} />
-      </Section>
+      <EdgeOfFill {...props} />
     </>
   ),
   calledAlso: () => "",
@@ -35,7 +29,7 @@ function EdgeOfFill({ projectId, scene, element }: ElementProps<Made<"filled">>)
   const { change } = useFilled(projectId, element);
   const { set } = element.making;
   return (
-    <EdgeFields
+    <EdgeSection
       scene={scene}
       edge={set.edge}
       threadId={set.threadId}

@@ -11,6 +11,7 @@ export function useFilled(projectId: string, element: Made<"filled">) {
   return {
     change: (part: Partial<FilledMaking>) => edits.edit((now) => made(part, newest(now, element))),
     slide: (part: Partial<FilledMaking>) => edits.preview(made(part, element)),
+    lay: (filmClothId: string | null) => edits.edit({ edit: "setFilm", elementId: element.id, filmClothId }),
     bend: (by: number) => edits.edit({ edit: "bendRows", elementId: element.id, by }),
   };
 }

@@ -3,10 +3,10 @@ import type { LineSettings } from "../../../../api/client";
 import { isFormed, type Made } from "../../../../api/elements";
 import { useCatalogue } from "../../../../api/queries";
 import { MotifChoice } from "../MotifChoice";
+import { ThreadChoice } from "../ThreadChoice";
 import { Choice } from "../../../../parts/fields/Choice";
 import { NumberField } from "../../../../parts/fields/NumberField";
 import { Tick } from "../../../../parts/fields/Tick";
-import { ThreadSwatch } from "../../../../parts/Swatch";
 import type { ElementProps } from "../../card/elementProps";
 import { newest } from "../../card/newest";
 
@@ -30,7 +30,6 @@ export function LineFields({ projectId, scene, element }: ElementProps<Made<"lin
     (thread) =>
       thread.id === (element.making.purpose ? scene.hooping.lineThreadId : scene.hooping.coverThreadId),
   );
-  const thread = scene.threads.find((known) => known.id === stitching.threadId) ?? project;
   return (
     <>
       <div className="grid grid-cols-[1fr_104px] gap-1.5">
@@ -84,15 +83,13 @@ export function LineFields({ projectId, scene, element }: ElementProps<Made<"lin
         ]}
         onChosen={(passes) => change({ passes: Number(passes) })}
       />
-      <Choice
+      <ThreadChoice
         label="Thread"
-        value={stitching.threadId ?? ""}
-        mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
-        options={[
-          { value: "", label: `the project’s (${project?.name ?? "none"})` },
-          ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
-        ]}
-        onChosen={(id) => change({ threadId: id || null })}
+        threads={scene.threads}
+        value={stitching.threadId}
+        usual={project}
+        whose="the project’s"
+        onChosen={(threadId) => change({ threadId })}
       />
     </>
   );

@@ -1,9 +1,9 @@
 import type { Made } from "../../../../api/elements";
 import { useCatalogue } from "../../../../api/queries";
-import { Choice } from "../../../../parts/fields/Choice";
 import { SlideField } from "../../../../parts/fields/SlideField";
-import { ThreadSwatch } from "../../../../parts/Swatch";
 import type { ElementProps } from "../../card/elementProps";
+import { CompensationField } from "../CompensationField";
+import { ThreadChoice } from "../ThreadChoice";
 import { UnderlayTicks } from "../UnderlayTicks";
 import { useSatin } from "./useSatin";
 
@@ -14,18 +14,15 @@ export function SatinFields({ projectId, scene, element }: ElementProps<Made<"sa
   const { set, spacing, compensation, said, underlay } = element.making;
   if (!catalogue) return null;
   const usual = scene.threads.find((thread) => thread.id === scene.hooping.coverThreadId);
-  const thread = scene.threads.find((known) => known.id === set.threadId) ?? usual;
   return (
     <>
-      <Choice
+      <ThreadChoice
         label="Thread"
-        value={set.threadId ?? ""}
-        mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
-        options={[
-          { value: "", label: `the project’s (${usual?.name ?? "none"})` },
-          ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
-        ]}
-        onChosen={(id) => change({ threadId: id || null })}
+        threads={scene.threads}
+        value={set.threadId}
+        usual={usual}
+        whose="the project’s"
+        onChosen={(threadId) => change({ threadId })}
       />
       {said ? <p className="text-[13px] text-muted">{said}</p> : null}
       <SlideField
@@ -41,16 +38,9 @@ export function SatinFields({ projectId, scene, element }: ElementProps<Made<"sa
         onSlide={(next) => slide({ spacing: next })}
         onTaken={(next) => change({ spacing: next })}
       />
-      <SlideField
-        label="Compensation"
+      <CompensationField
         value={compensation}
-        least={catalogue.compensation.least}
-        most={catalogue.compensation.most}
-        step={0.05}
-        unit="mm"
-        digits={2}
-        ends={["less", "more"]}
-        hint="added on each side, because thread draws the edges in"
+        where="on each side"
         onSlide={(next) => slide({ compensation: next })}
         onTaken={(next) => change({ compensation: next })}
       />

@@ -2,7 +2,7 @@ import { Section } from "../../../../parts/Section";
 import type { Made } from "../../../../api/elements";
 import type { ElementProps } from "../../card/elementProps";
 import type { WallMaking } from "../module";
-import { EdgeFields } from "../EdgeFields";
+import { EdgeSection } from "../EdgeFields";
 import { SewnIcon } from "../SewnIcon";
 import { BandFields } from "./BandFields";
 import { LetterSewingFields } from "./LetterSewingFields";
@@ -20,13 +20,7 @@ export const satin: WallMaking<"satin"> = {
         <BandFields {...props} />
         <StrokeFacts {...props} />
       </Section>
-      <Section
-        title="Edge"
-        startsOpen={props.element.making.set.edge != null}
-        brief={props.element.making.set.edge ? "along its outline" : "none"}
-      >
-        <EdgeOfSatin {...props} />
-      </Section>
+      <EdgeOfSatin {...props} />
       {props.element.form.kind === "words" ? (
         <Section title="Letters in order" startsOpen={false} brief="where it begins, what is joined">
           <LetterSewingFields {...props} />
@@ -41,7 +35,7 @@ function EdgeOfSatin({ projectId, scene, element }: ElementProps<Made<"satin">>)
   const { change } = useSatin(projectId, element);
   const { set } = element.making;
   return (
-    <EdgeFields
+    <EdgeSection
       scene={scene}
       edge={set.edge}
       threadId={set.threadId}
