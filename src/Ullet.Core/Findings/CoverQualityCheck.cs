@@ -73,6 +73,14 @@ internal sealed class CoverQualityCheck : ICheck
                         )
                 ),
                 Worst(
+                    report => report.Thick,
+                    "thick",
+                    FindingLevel.Warn,
+                    share =>
+                        $"On {share:P0} of {element.Name} more than three threads lie on each other: it gets stiff there. Set its "
+                        + "stitches looser, or make it larger."
+                ),
+                Worst(
                     report => report.TooWide,
                     "cover-too-wide",
                     FindingLevel.Tip,

@@ -32,6 +32,9 @@ public sealed record CoverReport(
 {
     /// <summary>The longest piece of underlay, or of a stitch that leaves the cover's band, that shows, mm, where it is over 0.5.</summary>
     public MeasuredPlace? InSight { get; init; }
+
+    /// <summary>Where thread lies over three layers thick and on what share of the area, where that is over 1 %.</summary>
+    public MeasuredPlace? Thick { get; init; }
 }
 
 /// <summary>Measures covers: whether needle points pile up, cloth shows, or stitches spill.</summary>

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
@@ -11,10 +10,19 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
 {
     private const double Cell = 0.1;
 
+    /// <summary>Layers differ over less than a thread's width: they are counted on finer cells, mm.</summary>
+    private const double Fine = 0.05;
+
     /// <summary>A large word is looked at more coarsely: at most so many cells.</summary>
     private const double MostCells = 600_000;
 
     private const double MostSpill = 0.1;
+
+    /// <summary>More layers are thick.</summary>
+    private const int MostLayers = 3;
+
+    /// <summary>Thread may lie thick on this share of the area.</summary>
+    private const double MostThick = 0.01;
 
     /// <summary>Nothing on the wall lies farther from an edge, mm.</summary>
     private const double Farthest = 4000;
@@ -40,22 +48,40 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
         var edges = new SegmentIndex([.. area.SelectMany(region => region.Rings)], 1);
         var inside = new AreaIndex(area);
         cancellation.ThrowIfCancellationRequested();
+        var raster = Drawn(tops, StitchDefaults.ThreadWidth, Cell);
         return new CoverReport(
             stage.Key,
             NeedleCrowd.Most([.. tops.SelectMany(run => run.Points)], plan.NeedleLimit),
-            Bare(area, tops) is { } bare && bare.Value > plan.MeantBare ? bare : null,
+            BareSpots.Widest(raster, AreaCells.Mark(area, raster)) is { } bare && bare.Value > plan.MeantBare ? bare : null,
             Spilled(tops, inside, edges),
             null
         )
         {
             InSight = InSight(input.Stitches, inside, edges, plan.JoinNearer),
+            Thick = Thick(Drawn(tops, ThreadField.CountedWidth, Fine)),
         };
     }
 
-    private static MeasuredPlace? Bare(ImmutableArray<Region> area, List<StitchRun> tops)
+    private static MeasuredPlace? Thick(ThreadRaster raster)
+    {
+        Budget.SpendAhead(raster.Layers.Length / 8.0);
+        var (sewn, thick, worst) = (0, 0, 0);
+        for (var at = 0; at < raster.Layers.Length; at++)
+        {
+            var layers = raster.Layers[at];
+            sewn += layers > 0 ? 1 : 0;
+            thick += layers > MostLayers ? 1 : 0;
+            worst = layers > raster.Layers[worst] ? at : worst;
+        }
+        return thick > MostThick * sewn
+            ? new MeasuredPlace(raster.At(worst % raster.Columns, worst / raster.Columns), thick / (double)sewn)
+            : null;
+    }
+
+    private static ThreadRaster Drawn(List<StitchRun> tops, double threadWidth, double cell)
     {
         var box = tops.Aggregate(Box.Empty, (sum, run) => sum.Union(Box.Of(run.Points))).Grown(1);
-        var raster = new ThreadRaster(box, Math.Max(Cell, Math.Sqrt(box.Width * box.Height / MostCells)));
+        var raster = new ThreadRaster(box, Math.Max(cell, Math.Sqrt(box.Width * box.Height / MostCells)), threadWidth);
         foreach (var run in tops)
         {
             for (var i = 1; i < run.Points.Length; i++)
@@ -64,7 +90,7 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
                 raster.Draw(run.Points[i - 1], run.Points[i]);
             }
         }
-        return BareSpots.Widest(raster, AreaCells.Mark(area, raster));
+        return raster;
     }
 
     private static MeasuredPlace? Spilled(List<StitchRun> tops, AreaIndex inside, SegmentIndex edges)

@@ -99,7 +99,7 @@ public sealed class SatinBadInputTests
             default
         );
         var good = Sewn(bar);
-        Assert.Equal((null, null, null, null), Judged(good));
+        Assert.Equal((null, null, null, null, null), Judged(good));
         var astray = new StitchRun(RunKind.Underlay, 0, [new Point(5, 5), new Point(9, 5)]);
         Assert.NotNull(Judged(good with { Runs = good.Runs.Insert(0, astray) }).InSight);
         var spilled = new StitchRun(RunKind.Top, 0, [new Point(5, 2), new Point(5, 6)]);
@@ -109,8 +109,11 @@ public sealed class SatinBadInputTests
             Runs = [.. good.Runs.Select(run => run with { Points = [.. run.Points.Where(point => point.X < 10)] })],
         };
         Assert.NotNull(Judged(half).Bare);
+        // Sewn twice, each place lies under four threads.
+        var twice = Judged(good with { Runs = good.Runs.AddRange(good.Runs) }).Thick;
+        Assert.InRange(twice!.Value, 0.5, 1);
 
-        (MeasuredPlace? PiledUp, MeasuredPlace? Bare, MeasuredPlace? Spilled, MeasuredPlace? InSight) Judged(
+        (MeasuredPlace? PiledUp, MeasuredPlace? Bare, MeasuredPlace? Spilled, MeasuredPlace? InSight, MeasuredPlace? Thick) Judged(
             StepStitches stitches
         )
         {
@@ -118,7 +121,7 @@ public sealed class SatinBadInputTests
                 new SewnStage(stage, stitches, default),
                 TestContext.Current.CancellationToken
             );
-            return (report.PiledUp, report.Bare, report.Spilled, report.InSight);
+            return (report.PiledUp, report.Bare, report.Spilled, report.InSight, report.Thick);
         }
     }
 

@@ -95,6 +95,8 @@ internal sealed class PlainSkeleton
         return new Point(Math.Cos(angle), Math.Sin(angle));
     }
 
+    private int[] Beside(int cell) => [cell - _grid.Columns, cell + 1, cell + _grid.Columns, cell - 1];
+
     private int[] Around(int cell) =>
         [
             cell - _grid.Columns,
@@ -146,21 +148,24 @@ internal sealed class PlainSkeleton
     private bool[] Thinned(bool[] inside)
     {
         var cells = inside.ToArray();
-        var live = Enumerable.Range(0, cells.Length).Where(cell => cells[cell]).ToList();
+        // A cell with four neighbours stays: only those at the edge are looked at.
+        bool IsAtEdge(int cell) => cells[cell] && Beside(cell).Any(other => !cells[other]);
+        var edge = Enumerable.Range(0, cells.Length).Where(IsAtEdge).ToHashSet();
         bool changed;
         do
         {
             changed = false;
             foreach (var step in (int[])[0, 1])
             {
-                var gone = live.FindAll(cell => IsOuter(cells, cell, step));
+                var gone = edge.Where(cell => IsOuter(cells, cell, step)).ToList();
                 gone.ForEach(cell => cells[cell] = false);
-                live.RemoveAll(cell => !cells[cell]);
+                edge.ExceptWith(gone);
+                edge.UnionWith(gone.SelectMany(Beside).Where(IsAtEdge));
                 changed |= gone.Count > 0;
             }
         } while (changed);
         // What is left of steps two cells thick.
-        foreach (var cell in live)
+        foreach (var cell in Enumerable.Range(0, cells.Length).Where(cell => cells[cell]))
         {
             var around = Around(cell);
             cells[cell] = around.Count(other => cells[other]) < 2 || Parts(cells, around) != 1;

@@ -8,17 +8,17 @@ namespace Ullet.Core.Stitches;
 /// <summary>Makes the top thread of columns' stretches; all of a shape's are relieved together where they meet.</summary>
 internal sealed class ColumnThreads(ColumnNumbers numbers)
 {
-    /// <summary>A ring's strokes run on over its first ones so far, mm.</summary>
-    private const double Closing = 0.6;
+    /// <summary>A ring's strokes run on to so many of its first ones.</summary>
+    private const int Closing = 2;
 
-    /// <summary>Where one column ends under another little more thread lies than on a straight stretch.</summary>
-    private const double Much = 1.1;
+    /// <summary>Where one column ends under another no more thread lies than on a straight stretch.</summary>
+    private const double Much = 0.8;
 
     /// <summary>Shorter strokes keep their length in gentle bends, mm.</summary>
     private const double Narrow = 2;
 
     /// <summary>Strokes that run the same way turn by no more from one to the next in gentle bends, degrees.</summary>
-    private const double MostTurn = 10.5;
+    private const double MostTurn = 12;
 
     private readonly ShortStrokes _short = new(numbers.Spacing, StitchDefaults.CrowdedShare, narrow: Narrow);
     private readonly List<TopThread> _tops = [];
@@ -57,7 +57,7 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
             case ColumnKind.Strokes:
                 var strokes = new List<Stroke>();
                 StrokeSpread.Add(places, numbers.Spacing, isSmooth: false, strokes, MostTurn);
-                var thread = new TopThread(0, null, strokes.Count + 8) { IsClosing = closes };
+                var thread = new TopThread(0, null, strokes.Count + 8) { IsClosing = false };
                 var end = isReversed == start is null ? 0 : strokes.Count - 1;
                 var isOutside =
                     (start ?? back) is { } spot && IsNearer(strokes[end].Place.Outer, strokes[end].Place.Inner, spot);
@@ -65,7 +65,7 @@ internal sealed class ColumnThreads(ColumnNumbers numbers)
                 _short.Sew(CollectionsMarshal.AsSpan(strokes), thread, beginsOutside);
                 if (closes)
                 {
-                    var again = Math.Min(strokes.Count, (int)(2 * Closing / numbers.Spacing));
+                    var again = Math.Min(strokes.Count, Closing);
                     new ShortStrokes(numbers.Spacing, StitchDefaults.CrowdedShare, ShortStrokes.OverlapRoom).Sew(
                         CollectionsMarshal.AsSpan(strokes)[..again],
                         thread,

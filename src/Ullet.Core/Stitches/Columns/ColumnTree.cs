@@ -16,6 +16,9 @@ internal sealed class ColumnTree
     /// <summary>What the way to a column's middle counts against the way to its strokes.</summary>
     private const double Aside = 0.1;
 
+    /// <summary>An end that lies nearer to a column by more is the one that meets it, mm.</summary>
+    private const double Clear = 1;
+
     private readonly IReadOnlyList<SatinColumn> _columns;
     private readonly List<ColumnLink>[] _links;
     private readonly int[] _parents;
@@ -82,12 +85,13 @@ internal sealed class ColumnTree
         var reached = new bool[_columns.Count];
         reached[Root] = true;
         var order = new List<int> { Root };
+        var met = Meetings();
         while (order.Count < _columns.Count)
         {
             Budget.Spend();
             var found =
-                First(order, reached, isUnder: true)
-                ?? First(order, reached, isUnder: false)
+                Nearest(met, reached, isUnder: true)
+                ?? Nearest(met, reached, isUnder: false)
                 ?? Touching(order, reached);
             var (parent, link) = found;
             reached[link.Column] = true;
@@ -97,36 +101,69 @@ internal sealed class ColumnTree
         }
     }
 
-    /// <summary>A column that meets one that is reached at a node.</summary>
-    private (int Parent, ColumnLink Link)? First(List<int> order, bool[] reached, bool isUnder)
+    /// <summary>The columns that meet at a node: one goes through, the other ends under it.</summary>
+    private List<Meeting> Meetings()
     {
-        foreach (var parent in order)
+        var met = new List<Meeting>();
+        for (var upper = 0; upper < _columns.Count; upper++)
         {
-            for (var c = 0; c < _columns.Count; c++)
+            foreach (var (node, _) in _columns[upper].Source.Passed)
             {
-                Budget.Spend();
-                if (reached[c])
+                for (var lower = 0; lower < _columns.Count; lower++)
                 {
-                    continue;
-                }
-                var (upper, lower) = isUnder ? (parent, c) : (c, parent);
-                foreach (var (node, _) in _columns[upper].Source.Passed)
-                {
-                    var source = _columns[lower].Source;
-                    var end =
-                        source.Start == node ? 0
-                        : source.End == node ? _columns[lower].Places.Length - 1
-                        : -1;
-                    if (end >= 0)
+                    Budget.Spend();
+                    var (column, source) = (_columns[lower], _columns[lower].Source);
+                    if (upper == lower || (source.Start != node && source.End != node))
                     {
-                        var on = _columns[upper].Nearest(_columns[lower].Middle(end));
-                        return (parent, isUnder ? new ColumnLink(c, on, end) : new ColumnLink(c, end, on));
+                        continue;
                     }
+                    var named = Meet(upper, lower, source.Start == node ? 0 : column.Places.Length - 1);
+                    // A column that was cut off at a corner may lie beside another with its far end, or across the other's end.
+                    met.Add(
+                        new[] { Meet(upper, lower, column.Places.Length - 1 - named.End) }
+                            .Concat(Ends(upper).Select(end => Meet(upper, lower, column.Nearest(_columns[upper].Middle(end)))))
+                            .Where(other => other.Away + Clear < named.Away)
+                            .Append(named)
+                            .MinBy(meeting => meeting.Away)
+                    );
                 }
             }
         }
-        return null;
+        return met;
     }
+
+    private Meeting Meet(int upper, int lower, int end)
+    {
+        var middle = _columns[lower].Middle(end);
+        var on = _columns[upper].Nearest(middle);
+        return new Meeting(upper, on, lower, end, middle.DistanceTo(_columns[upper].Middle(on)));
+    }
+
+    /// <summary>The nearest of the meetings where one column is reached and the other is not; null where there is none.</summary>
+    private static (int Parent, ColumnLink Link)? Nearest(List<Meeting> met, bool[] reached, bool isUnder)
+    {
+        Meeting? best = null;
+        foreach (var each in met)
+        {
+            Budget.Spend();
+            var (parent, child) = isUnder ? (each.Upper, each.Lower) : (each.Lower, each.Upper);
+            if (reached[parent] && !reached[child] && each.Away < (best?.Away ?? double.MaxValue))
+            {
+                best = each;
+            }
+        }
+        return best is not { } found ? null
+            : isUnder ? (found.Upper, new ColumnLink(found.Lower, found.On, found.End))
+            : (found.Lower, new ColumnLink(found.Upper, found.End, found.On));
+    }
+
+    /// <summary>Two columns at a node.</summary>
+    /// <param name="Upper">The one that goes through.</param>
+    /// <param name="On">Its place there.</param>
+    /// <param name="Lower">The one that ends there.</param>
+    /// <param name="End">Its place there.</param>
+    /// <param name="Away">How far their middles lie apart, mm.</param>
+    private readonly record struct Meeting(int Upper, int On, int Lower, int End, double Away);
 
     /// <summary>The column that lies nearest to one that is reached: an end of either beside a stroke of the other.</summary>
     private (int Parent, ColumnLink Link) Touching(List<int> order, bool[] reached)
