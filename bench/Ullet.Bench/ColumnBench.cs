@@ -119,7 +119,8 @@ internal static class ColumnBench
             default
         );
         var report = new SatinJudge().Compute(new SewnStage(stage, sewn, default), CancellationToken.None);
-        return !sewn.Fallen.IsEmpty || (report.PiledUp ?? report.Bare ?? report.Spilled ?? report.InSight ?? report.Thick) is not null;
+        return !sewn.Fallen.IsEmpty
+            || (report.PiledUp ?? report.Bare ?? report.Spilled ?? report.InSight ?? report.Thick) is not null;
     }
 
     /// <summary>A shape as it was measured.</summary>

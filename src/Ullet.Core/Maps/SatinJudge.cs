@@ -52,7 +52,9 @@ public sealed class SatinJudge : IStation<SewnStage, CoverReport>
         return new CoverReport(
             stage.Key,
             NeedleCrowd.Most([.. tops.SelectMany(run => run.Points)], plan.NeedleLimit),
-            BareSpots.Widest(raster, AreaCells.Mark(area, raster)) is { } bare && bare.Value > plan.MeantBare ? bare : null,
+            BareSpots.Widest(raster, AreaCells.Mark(area, raster)) is { } bare && bare.Value > plan.MeantBare
+                ? bare
+                : null,
             Spilled(tops, inside, edges),
             null
         )

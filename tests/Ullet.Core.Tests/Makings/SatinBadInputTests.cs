@@ -113,9 +113,13 @@ public sealed class SatinBadInputTests
         var twice = Judged(good with { Runs = good.Runs.AddRange(good.Runs) }).Thick;
         Assert.InRange(twice!.Value, 0.5, 1);
 
-        (MeasuredPlace? PiledUp, MeasuredPlace? Bare, MeasuredPlace? Spilled, MeasuredPlace? InSight, MeasuredPlace? Thick) Judged(
-            StepStitches stitches
-        )
+        (
+            MeasuredPlace? PiledUp,
+            MeasuredPlace? Bare,
+            MeasuredPlace? Spilled,
+            MeasuredPlace? InSight,
+            MeasuredPlace? Thick
+        ) Judged(StepStitches stitches)
         {
             var report = new SatinJudge().Compute(
                 new SewnStage(stage, stitches, default),

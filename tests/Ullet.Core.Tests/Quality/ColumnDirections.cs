@@ -17,8 +17,14 @@ internal sealed class ColumnDirections
 
     private const double Wide = 2;
 
-    /// <summary>No stitch lies outside over so long a way, mm.</summary>
+    /// <summary>Nearer than this to the outline counts as inside, mm.</summary>
+    private const double Near = 2 * Cell;
+
+    /// <summary>No way between runs is so long, mm.</summary>
     private const double Gap = 0.6;
+
+    /// <summary>No stitch lies outside over so long a way: the gap, less what counts as inside on both of its sides, mm.</summary>
+    private const double Crossed = Gap - (2 * (Near - Cell));
 
     /// <summary>A later stitch so near hides a run, mm.</summary>
     private const double Hides = 0.3;
@@ -32,15 +38,15 @@ internal sealed class ColumnDirections
     internal ColumnDirections(ImmutableArray<Region> regions, StepStitches stitches)
     {
         _grid = new PlainGrid(regions, Cell);
-        // A cell more for the raster.
+        // Needle points may lie 0.1 mm outside, and a cell more for the raster.
         bool[] outside = [.. _grid.Filled(regions).Select(isIn => !isIn)];
-        _inside = [.. _grid.Distances(outside).Select(away => away <= Cell)];
+        _inside = [.. _grid.Distances(outside).Select(away => away <= Near)];
         var skeleton = new PlainSkeleton(_grid, regions);
         foreach (var run in stitches.Runs.Where(run => run.Kind == RunKind.Top))
         {
             Directions(run.Points, skeleton);
         }
-        foreach (var (from, to) in stitches.Runs.SelectMany(Stitches).Where(stitch => Outside(stitch) > Gap))
+        foreach (var (from, to) in stitches.Runs.SelectMany(Stitches).Where(stitch => Outside(stitch) > Crossed))
         {
             _flaws.Add(new Flaw(FlawKind.Crossing, from, to));
         }

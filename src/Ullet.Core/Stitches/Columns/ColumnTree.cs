@@ -121,7 +121,10 @@ internal sealed class ColumnTree
                     // A column that was cut off at a corner may lie beside another with its far end, or across the other's end.
                     met.Add(
                         new[] { Meet(upper, lower, column.Places.Length - 1 - named.End) }
-                            .Concat(Ends(upper).Select(end => Meet(upper, lower, column.Nearest(_columns[upper].Middle(end)))))
+                            .Concat(
+                                Ends(upper)
+                                    .Select(end => Meet(upper, lower, column.Nearest(_columns[upper].Middle(end))))
+                            )
                             .Where(other => other.Away + Clear < named.Away)
                             .Append(named)
                             .MinBy(meeting => meeting.Away)

@@ -22,6 +22,10 @@ internal sealed record ShapeThread(ImmutableArray<StitchRun> Runs, ImmutableArra
         {
             return new ShapeThread([], []);
         }
+        if (WideShape.Filled(task, columns, cancellation) is { } filled)
+        {
+            return filled;
+        }
         var threads = new ColumnThreads(task.Numbers);
         var bits = ColumnWalk.Of(columns, task.Numbers, threads, task.Entry, task.Exit);
         return new ShapeThread(
