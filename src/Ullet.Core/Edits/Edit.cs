@@ -24,6 +24,8 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(AddNode), "addNode")]
 [JsonDerivedType(typeof(AddOperation), "addOperation")]
 [JsonDerivedType(typeof(AddPiece), "addPiece")]
+[JsonDerivedType(typeof(AddSketch), "addSketch")]
+[JsonDerivedType(typeof(MakeSketch), "makeSketch")]
 [JsonDerivedType(typeof(AddThread), "addThread")]
 [JsonDerivedType(typeof(AddWords), "addWords")]
 [JsonDerivedType(typeof(AddZone), "addZone")]

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Projects;
+using Ullet.Core.Sketches;
 
 namespace Ullet.Core.Patterns;
 
@@ -8,18 +9,19 @@ internal static class Motifs
 {
     internal const string None = "None";
 
-    private static readonly Cloth Leaf = PatternCloths.Of("leaf", "leaf green cotton", "#6f8f3f");
-
-    private static readonly Cloth Beet = PatternCloths.Of("beet", "beetroot cotton", "#97304f");
-
-    private static readonly Cloth Straw = PatternCloths.Of("straw", "straw yellow cotton", "#d9a93c");
-
+    /// <summary>The bodies of drawings of our own that are one piece each.</summary>
     private static readonly ImmutableArray<Motif> All =
     [
-        new("Leaf", new LeafShape(), 0.62, 0, Leaf),
-        new("Beet", new DropShape(), 0.8, 180, Beet),
-        new("Heart", new HeartShape(), 1.05, 0, Beet),
-        new("Star", new StarShape(), 1, 0, Straw),
+        .. new[] { "leaf", "beet", "heart", "star", "apple", "pear", "moon" }
+            .Select(id => SketchShelf.Find(id)!)
+            .Select(sketch => (sketch.Name, Body: sketch.Parts.First(part => part.Role == SketchRole.Body)))
+            .Select(each => new Motif(
+                each.Name,
+                each.Body.Shape,
+                each.Body.Box.Width / each.Body.Box.Height,
+                each.Body.Box.Rotation,
+                each.Body.Colour.Cloth
+            )),
     ];
 
     internal static readonly ImmutableArray<string> Names = [None, .. All.Select(motif => motif.Name)];

@@ -41,6 +41,9 @@ public sealed record Element
     /// <summary>Which part of the project's pattern it is; null for one made by hand. Parts keep their names at every size.</summary>
     public string? PatternPart { get; init; }
 
+    /// <summary>Which part of a small drawing of our own it is; null for anything else.</summary>
+    public SketchUse? Sketch { get; init; }
+
     /// <summary>True when its form is taken as lines, as they were drawn; false when it is taken as the area that it encloses.</summary>
     /// <remarks>A closed drawing with operations that only areas can have is taken as an area whatever is made of it.</remarks>
     [JsonIgnore]

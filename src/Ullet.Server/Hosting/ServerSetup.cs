@@ -133,6 +133,7 @@ internal static class ServerSetup
         ProjectEndpoints.Map(app);
         DamagedProjectEndpoints.Map(app);
         PatternEndpoints.Map(app);
+        SketchEndpoints.Map(app);
         EditEndpoints.Map(app);
         SceneEndpoints.Map(app);
         ExportEndpoints.Map(app);

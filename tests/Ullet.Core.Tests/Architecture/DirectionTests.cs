@@ -18,6 +18,7 @@ public sealed partial class DirectionTests
         "Layers",
         "Applique",
         "Makings",
+        "Sketches",
         "Documents",
         "Drawings",
         "Patterns",

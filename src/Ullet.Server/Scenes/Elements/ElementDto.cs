@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Projects;
+using Ullet.Core.Sketches;
 
 namespace Ullet.Server.Scenes.Elements;
 
@@ -23,6 +24,8 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="Leftovers">Crumbs and thin places of what they leave.</param>
 /// <param name="NeededBy">The ids of the elements that are made with it.</param>
 /// <param name="Makings">What may be made of it, by the kinds' words; none for most parts of a pattern.</param>
+/// <param name="IsSketchPart">True for a part of a small drawing of our own.</param>
+/// <param name="SketchWay">The way in which a body of one is made; null for anything else.</param>
 public sealed record ElementDto(
     string Id,
     string Name,
@@ -42,7 +45,9 @@ public sealed record ElementDto(
     ImmutableArray<OperationDto> Operations,
     ImmutableArray<LeftoverDto> Leftovers,
     ImmutableArray<string> NeededBy,
-    ImmutableArray<string> Makings
+    ImmutableArray<string> Makings,
+    bool IsSketchPart,
+    SketchWay? SketchWay
 );
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>

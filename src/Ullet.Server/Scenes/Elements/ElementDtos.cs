@@ -2,6 +2,7 @@ using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
+using Ullet.Core.Sketches;
 
 namespace Ullet.Server.Scenes.Elements;
 
@@ -43,7 +44,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
                     .Project.Elements.Where(other => other.SourceIds().Contains(element.Id))
                     .Select(other => other.Id),
             ],
-            SetMaking.KindsOf(element)
+            SetMaking.KindsOf(element),
+            SketchShelf.PartOf(element) is not null,
+            SketchMaking.WayOf(element)
         );
     }
 }

@@ -1,6 +1,6 @@
 import { useQuery, type QueryClient } from "@tanstack/react-query";
 import type { MapKind } from "../state/view";
-import { answered, api, type Scene } from "./client";
+import { answered, api, type Scene, type SketchWay } from "./client";
 
 export const keys = {
   shelf: ["shelf"] as const,
@@ -96,6 +96,31 @@ export function usePatterns() {
   return useQuery({
     queryKey: keys.patterns,
     queryFn: () => answered(api.GET("/api/patterns")),
+    staleTime: Infinity,
+  });
+}
+
+/** The small drawings that a search finds; those of the last search until they come. */
+export function useSketches(search: string) {
+  return useQuery({
+    queryKey: ["sketches", search],
+    queryFn: () => answered(api.GET("/api/sketches", { params: { query: { search } } })),
+    staleTime: Infinity,
+    placeholderData: (before) => before,
+  });
+}
+
+/** What becomes of a small drawing at a size, mm, in words. */
+export function useSketchFit(sketchId: string | undefined, way: SketchWay, size: number) {
+  return useQuery({
+    queryKey: ["sketches", "fit", sketchId, way, size],
+    queryFn: () =>
+      answered(
+        api.GET("/api/sketches/{sketchId}/fit", {
+          params: { path: { sketchId: sketchId ?? "" }, query: { way, size } },
+        }),
+      ),
+    enabled: sketchId !== undefined,
     staleTime: Infinity,
   });
 }

@@ -1,4 +1,5 @@
 import { shaded } from "./colours";
+import { Crossings } from "./crossings";
 
 /** Thread lies this wide on the cloth, mm. */
 const WIDTH = 0.42;
@@ -120,10 +121,22 @@ function build(points: Float32Array): Chunk[] {
   let chunk: Chunk | null = null;
   let joins = false;
   let [lastX, lastY] = [NaN, NaN];
+  const laid = new Crossings();
   for (let i = 0; i + 1 < points.length; i += 2) {
     const [x, y] = [points[i] ?? NaN, points[i + 1] ?? NaN];
-    if (!chunk || i % (CHUNK_POINTS * 2) === 0) {
+    const isStroke = !Number.isNaN(x) && !Number.isNaN(lastX);
+    const crosses = isStroke && laid.lay(i / 2, lastX, lastY, x, y);
+    if (chunk && crosses) {
+      // What lies beneath must not shine through what is sewn over it.
       chunk = begun(i);
+      joins = false;
+      made.push(chunk);
+      chunk.whole.moveTo(lastX, lastY);
+      chunk.edge.moveTo(lastX, lastY);
+      laid.clear();
+    } else if (!chunk || i - chunk.first >= CHUNK_POINTS * 2) {
+      chunk = begun(i);
+      laid.clear();
       joins = !Number.isNaN(lastX);
       made.push(chunk);
       if (!Number.isNaN(lastX)) again(chunk, points, i);

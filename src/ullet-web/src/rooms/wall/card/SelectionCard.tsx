@@ -4,6 +4,7 @@ import type { Element } from "../../../api/elements";
 import { Button } from "../../../parts/Button";
 import { Section } from "../../../parts/Section";
 import { useView } from "../../../state/view";
+import { SketchWays } from "../sketches/SketchWays";
 import { ArrangeFields } from "./ArrangeFields";
 import { CombineFields } from "./CombineFields";
 import { StateButtons } from "./StateButtons";
@@ -22,6 +23,7 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
   return (
     <div>
       <h2 className="px-4 pt-3 pb-2 font-head text-[17px] font-semibold">{chosen.length} elements</h2>
+      <SketchWays projectId={projectId} chosen={chosen} />
       <Section title="Combine">
         <CombineFields projectId={projectId} chosen={chosen} />
       </Section>

@@ -40,8 +40,12 @@ export function StateButtons({ projectId, scene, chosen }: Props) {
     { offer: offers.construction, icon: DraftingCompass },
   ];
   return (
-    <div className="grid grid-cols-[1fr_92px] items-end gap-2">
-      <div className="flex justify-between" role="group" aria-label="Turn over, group, lock and hide">
+    <div className="flex flex-wrap items-end gap-2">
+      <div
+        className="flex min-w-[210px] flex-1 justify-between"
+        role="group"
+        aria-label="Turn over, group, lock and hide"
+      >
         {buttons.map(({ offer, icon: Icon }) => (
           <IconButton
             key={offer.id}

@@ -1,4 +1,5 @@
 import {
+  Bird,
   FileInput,
   Image,
   Keyboard,
@@ -27,6 +28,7 @@ import { ImportPanel } from "./ImportPanel";
 import { LettersPanel } from "../forms/words/LettersPanel";
 import { MapVerb } from "./MapVerb";
 import { MockUpPanel } from "./MockUpPanel";
+import { SketchPanel } from "../sketches/SketchPanel";
 import { ShapePicture } from "./ShapePicture";
 import { RailMenu, VERB } from "./RailMenu";
 import { ZoneVerb } from "./ZoneVerb";
@@ -37,7 +39,7 @@ interface Props {
   scene: Scene;
 }
 
-type Asked = "letters" | "mockUp" | "calibrate" | ImportPreview | null;
+type Asked = "letters" | "sketches" | "mockUp" | "calibrate" | ImportPreview | null;
 
 /** The slim rail of verbs on the left. */
 export function Rail({ projectId, scene }: Props) {
@@ -60,10 +62,11 @@ export function Rail({ projectId, scene }: Props) {
   return (
     <nav
       aria-label="Verbs"
-      className="flex w-[68px] shrink-0 flex-col items-center gap-1 border-r border-line bg-white py-2"
+      className="flex w-[68px] shrink-0 flex-col items-center gap-0.5 overflow-y-auto border-r border-line bg-white py-1.5"
     >
       <ShapeVerb projectId={projectId} />
       <Verb icon={Type} label="Letters" onClick={() => setAsked("letters")} />
+      <Verb icon={Bird} label="Drawings" onClick={() => setAsked("sketches")} />
       <Verb
         icon={PenTool}
         label="Draw"
@@ -97,7 +100,7 @@ export function Rail({ projectId, scene }: Props) {
       <ZoneVerb projectId={projectId} />
       <MapVerb />
       <Verb icon={Image} label="Mock-up" onClick={() => setAsked("mockUp")} />
-      <div className="mt-auto flex flex-col items-center gap-1">
+      <div className="mt-auto flex flex-col items-center">
         <IconButton label="Zoom in" keys="+" side="right" onClick={() => wallEvents.zoom(1.25)}>
           <ZoomIn size={19} aria-hidden />
         </IconButton>
@@ -120,6 +123,7 @@ export function Rail({ projectId, scene }: Props) {
         </IconButton>
       </div>
       {asked === "letters" ? <LettersPanel projectId={projectId} scene={scene} onClose={close} /> : null}
+      {asked === "sketches" ? <SketchPanel projectId={projectId} scene={scene} onClose={close} /> : null}
       {asked === "mockUp" ? <MockUpPanel projectId={projectId} scene={scene} onClose={close} /> : null}
       {asked === "calibrate" ? <CalibratePanel onClose={close} /> : null}
       {asked && typeof asked === "object" ? (

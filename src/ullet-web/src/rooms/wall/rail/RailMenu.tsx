@@ -5,7 +5,7 @@ import { mainContainer } from "../../../parts/mainContainer";
 
 /** How a verb of the rail looks. */
 export const VERB =
-  "flex w-[60px] flex-col items-center rounded-card py-1.5 text-[13px] font-medium hover:bg-indigo-pale data-[state=open]:bg-indigo-pale aria-pressed:bg-indigo aria-pressed:text-white";
+  "flex w-[60px] flex-col items-center rounded-card py-1 text-[13px] leading-tight font-medium hover:bg-indigo-pale data-[state=open]:bg-indigo-pale aria-pressed:bg-indigo aria-pressed:text-white";
 
 interface Props {
   icon: LucideIcon;

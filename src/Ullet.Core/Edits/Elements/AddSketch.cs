@@ -1,0 +1,65 @@
+using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
+using Ullet.Core.Sketches;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>Sets a small drawing on the wall as one group: in cloth, in thread, or in line. What would be too small of it is left out.</summary>
+public sealed record AddSketch : Edit
+{
+    /// <summary>The drawing, by its name for ever.</summary>
+    public required string SketchId { get; init; }
+
+    public required SketchWay Way { get; init; }
+
+    /// <summary>Its larger side, mm.</summary>
+    public required double Size { get; init; }
+
+    /// <summary>Its middle, mm right of the field's centre.</summary>
+    public double X { get; init; }
+
+    /// <summary>Its middle, mm below the field's centre.</summary>
+    public double Y { get; init; }
+
+    public override string Label(Project before) =>
+        $"Set {SketchShelf.Find(SketchId)?.Name.ToLowerInvariant() ?? "a drawing"} {SketchFit.Words(Way)}";
+
+    public override Result<Project> Apply(Project project, EditContext context)
+    {
+        if (SketchShelf.Find(SketchId) is not { } sketch)
+        {
+            return new Refusal("sketch-unknown", "sketchId", $"There is no small drawing \"{SketchId}\".");
+        }
+        if (SketchFit.Check(sketch, Way, Size) is { } refusal)
+        {
+            return refusal;
+        }
+        var left = SketchFit.LeftOut(sketch, Way, Size);
+        var group = $"g{project.NextNumber}";
+        var numbers = Enumerable.Range(0, sketch.Parts.Length).Where(i => !left.Contains(i)).ToList();
+        var made = ImmutableArray.CreateBuilder<Element>();
+        foreach (var number in numbers)
+        {
+            var part = sketch.Parts[number];
+            var element = SketchMaking.Element(sketch, number, Size);
+            element = element with
+            {
+                Id = $"e{project.NextNumber + made.Count}",
+                GroupId = numbers.Count > 1 ? group : null,
+                Box = element.Box with { X = element.Box.X + X, Y = element.Box.Y + Y },
+            };
+            if (Limits.CheckBox(element.Box, element.Name, mayBeFlat: part.Role == SketchRole.Stroke) is { } wrong)
+            {
+                return wrong;
+            }
+            project = SketchStuff.With(project, part, Way);
+            made.Add(element with { Making = SketchStuff.Making(project, part, Way, element) });
+        }
+        return project with
+        {
+            Elements = project.Elements.AddRange(made),
+            NextNumber = project.NextNumber + made.Count,
+        };
+    }
+}
