@@ -31,6 +31,7 @@ public static class DocumentCheck
             .Concat(project.HoopingChoices.SelectMany(HoopingCheck.Of))
             .Concat(Ids(project))
             .Concat(project.Cloths.SelectMany(cloth => Found(cloth.Id, false, ClothCheck(cloth))))
+            .Concat(project.Colourways.SelectMany(own => Found(own.Id, false, ColourwayCheck(own))))
             .Concat(
                 project.Threads.SelectMany(thread =>
                     Found(
@@ -53,6 +54,16 @@ public static class DocumentCheck
                 : null
         );
 
+    private static Refusal? ColourwayCheck(Colourway colourway) =>
+        Limits.CheckName(colourway.Name, "The colourway")
+        ?? colourway
+            .Cloths.Concat(colourway.Threads)
+            .Select(own =>
+                Limits.CheckName(own.Name, "A colour of a colourway")
+                ?? Limits.CheckColour(own.Colour, $"{own.Name} in the colourway {colourway.Name}")
+            )
+            .FirstOrDefault(refusal => refusal is not null);
+
     /// <summary>Ids are plain, and there once.</summary>
     private static IEnumerable<Breach> Ids(Project project)
     {
@@ -61,6 +72,7 @@ public static class DocumentCheck
             ("elements", project.Elements.Select(element => element.Id)),
             ("cloths", project.Cloths.Select(cloth => cloth.Id)),
             ("threads", project.Threads.Select(thread => thread.Id)),
+            ("colourways", project.Colourways.Select(own => own.Id)),
             ("hand steps", project.RunSheet.Hands.Select(hand => hand.Id)),
             (
                 "hoopings",
@@ -98,6 +110,12 @@ public static class DocumentCheck
             ("elements", project.Elements.Length, DocumentLimits.MostElements),
             ("cloths", project.Cloths.Length, DocumentLimits.MostCloths),
             ("threads", project.Threads.Length, DocumentLimits.MostThreads),
+            ("colourways", project.Colourways.Length, Colourway.Most),
+            (
+                "colours of colourways",
+                project.Colourways.Sum(own => own.Cloths.Length + own.Threads.Length),
+                Colourway.Most * (DocumentLimits.MostCloths + DocumentLimits.MostThreads)
+            ),
             ("hand steps of your own", project.RunSheet.Hands.Length, DocumentLimits.MostHands),
             ("steps in its order", project.RunSheet.Sequence.Length, DocumentLimits.MostSteps),
             ("decisions about steps", project.RunSheet.Steps.Length, DocumentLimits.MostSteps),

@@ -39,6 +39,7 @@ internal static class DocumentMending
         {
             Cloths = [.. cloths],
             Threads = [.. threads],
+            Colourways = [.. project.Colourways.Select(own => Mended(own, Colour))],
             Elements = [.. elements],
             Cut = cut with
             {
@@ -112,6 +113,7 @@ internal static class DocumentMending
         project
             .Elements.SelectMany(element => element.Operations.Select(operation => operation.Id).Append(element.Id))
             .Concat(project.Cloths.Select(cloth => cloth.Id))
+            .Concat(project.Colourways.Select(own => own.Id))
             .Concat(project.Threads.Select(thread => thread.Id))
             .Concat(project.RunSheet.Hands.Select(hand => hand.Id))
             .Select(id => id.Length > 1 && char.IsAsciiLetterLower(id[0]) && Number(id[1..]) is { } number ? number : 0)
@@ -122,4 +124,11 @@ internal static class DocumentMending
         int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number < int.MaxValue / 2
             ? number
             : null;
+
+    private static Colourway Mended(Colourway colourway, Func<string, string, string> colour) =>
+        colourway with
+        {
+            Cloths = [.. colourway.Cloths.Select(own => own with { Colour = colour(own.Colour, own.Name) })],
+            Threads = [.. colourway.Threads.Select(own => own with { Colour = colour(own.Colour, own.Name) })],
+        };
 }

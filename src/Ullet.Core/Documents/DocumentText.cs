@@ -18,6 +18,7 @@ public static class DocumentText
                 project.Threads,
                 thread => Renamed(thread, thread.Name, name => thread with { Name = name })
             ),
+            Colourways = Each(project.Colourways, own => Renamed(own, own.Name, name => own with { Name = name })),
             Hoopings = Each(project.Hoopings, Cleaned),
             Elements = Each(project.Elements, Cleaned),
             Pattern = project.Pattern is { } use

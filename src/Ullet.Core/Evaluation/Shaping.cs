@@ -37,7 +37,7 @@ internal sealed class Shaping(
         var outline = cache.Get(outlines, element, cancellation);
         var key = outlines.Key(element);
         var results = ImmutableArray.CreateBuilder<OperationResult>();
-        foreach (var operation in element.Operations.Where(operation => !operation.IsMuted))
+        foreach (var operation in element.Operations.Where(operation => IsAtWork(element, operation)))
         {
             var input = new OperationInput(outline, key, operation, Sources(element, operation), element.Box);
             (outline, var state) = cache.Get(Operations, input, cancellation);
@@ -47,14 +47,34 @@ internal sealed class Shaping(
         return _done[element.Id] = new ShapedElement(outline, key, results.ToImmutable());
     }
 
+    /// <summary>What lies under others is cut away of areas filled with rows only.</summary>
+    private static bool IsAtWork(Element element, Operation operation) =>
+        !operation.IsMuted && (operation is not CutBeneath || OperationLimits.CutUnfit(element) is null);
+
+    private bool IsAbove(Element source, Element element) =>
+        project.Elements.IndexOf(source) > project.Elements.IndexOf(element)
+        && source.Making is { FollowsLines: false, IsSewn: true };
+
     private ImmutableArray<OperationSource> Sources(Element element, Operation operation) =>
         [
             .. operation
                 .Sources.Select(project.Find)
                 .OfType<Element>()
+                .Where(source => operation is not CutBeneath || IsAbove(source, element))
                 .Select(source =>
                 {
                     var shaped = Of(source);
+                    if (operation is CutBeneath cut)
+                    {
+                        return Moved(
+                            cache,
+                            shaped.Outline.Whole,
+                            shaped.Key,
+                            -cut.Margin,
+                            CornerStyle.Round,
+                            cancellation
+                        );
+                    }
                     if (operation is not Carve carve)
                     {
                         return new OperationSource(shaped.Outline.Whole, shaped.Key);

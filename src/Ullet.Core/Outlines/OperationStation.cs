@@ -75,7 +75,7 @@ public sealed class OperationStation : IStation<OperationInput, Operated>
         }
         var after = input.Operation switch
         {
-            Carve => EachPart(
+            Carve or CutBeneath => EachPart(
                 before,
                 part => sources.Aggregate(part, (left, source) => OutlineOverlay.Difference(left, source.Outline))
             ),

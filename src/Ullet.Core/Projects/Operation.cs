@@ -9,6 +9,7 @@ namespace Ullet.Core.Projects;
 /// the element's own frame, before its flip and turn, so that they go with it.</remarks>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "operation")]
 [JsonDerivedType(typeof(Carve), "carve")]
+[JsonDerivedType(typeof(CutBeneath), "cutBeneath")]
 [JsonDerivedType(typeof(Join), "join")]
 [JsonDerivedType(typeof(KeepOverlap), "keepOverlap")]
 [JsonDerivedType(typeof(MoveEdge), "moveEdge")]
@@ -59,6 +60,14 @@ public sealed record Carve : SourcedOperation
 
     /// <summary>How the gap goes round the sources' corners.</summary>
     public CornerStyle Corners { get; init; } = CornerStyle.Round;
+}
+
+/// <summary>Leaves out of a filled area what lies under others, but for a margin, so that thread does not lie on thread.</summary>
+/// <remarks>It works on areas filled with rows only, and only with what lies above them: else it is passed over.</remarks>
+public sealed record CutBeneath : SourcedOperation
+{
+    /// <summary>So far the area goes on under what lies on it, mm; 0 to 10.</summary>
+    public double Margin { get; init; } = 1;
 }
 
 /// <summary>Makes the element and the sources one; inner edges go.</summary>

@@ -40,6 +40,10 @@ public static class OperationLimits
                 Kind = RefusalKind.NotPossible,
             };
         }
+        if (operation is CutBeneath && CutUnfit(element) is { } unfit)
+        {
+            return unfit;
+        }
         if (operation is Split { RightClothId: { } cloth } && project.FindCloth(cloth) is null)
         {
             return new Refusal("cloth-unknown", "rightClothId", $"There is no cloth \"{cloth}\" in this project.")
@@ -79,6 +83,17 @@ public static class OperationLimits
                     Kind = RefusalKind.NotPossible,
                 };
             }
+            if (operation is CutBeneath && (source.Making.FollowsLines || !source.Making.IsSewn))
+            {
+                return new Refusal(
+                    "source-covers-nothing",
+                    "sourceIds",
+                    $"{source.Name} covers nothing that could be cut away."
+                )
+                {
+                    Kind = RefusalKind.NotPossible,
+                };
+            }
             if (
                 operation is Join or KeepOverlap
                 && source is { Making.FollowsLines: true, Form: DrawingForm { IsOpen: true } }
@@ -96,6 +111,19 @@ public static class OperationLimits
         }
         return null;
     }
+
+    /// <summary>Why nothing may be cut away of an element, or null: only areas filled with rows, never letters or a part that has a job.</summary>
+    public static Refusal? CutUnfit(Element element) =>
+        element.Making is not FilledMaking || element.Form is TextForm || element.PatternPart is not null
+            ? new Refusal(
+                "cut-unfit",
+                "elementId",
+                $"Nothing is cut away of {element.Name}: only areas filled with rows are, never letters, lines or parts of a pattern."
+            )
+            {
+                Kind = RefusalKind.NotPossible,
+            }
+            : null;
 
     /// <summary>True for what can be done to a line without cloth as well.</summary>
     public static bool WorksOnLines(Operation operation) => OperationTable.Of(operation).WorksOnLines;

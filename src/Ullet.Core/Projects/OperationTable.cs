@@ -24,6 +24,12 @@ public static class OperationTable
     public static readonly ImmutableArray<OperationRow> All =
     [
         Row<Carve>(true, "The carving", _ => "Carve", it => Range(it.Reveal, 0, 50, "mm", "The reveal", "reveal")),
+        Row<CutBeneath>(
+            false,
+            "Cutting away beneath",
+            _ => "Cut away beneath",
+            it => Range(it.Margin, 0, 10, "mm", "The margin", "margin")
+        ),
         Row<Join>(false, "The joining", _ => "Join", _ => null),
         Row<KeepOverlap>(true, "Keeping the overlap", _ => "Keep overlap", _ => null),
         Row<MoveEdge>(

@@ -24,6 +24,9 @@ public sealed record Project
 
     public ImmutableArray<MachineThread> Threads { get; init; } = [];
 
+    /// <summary>Colours kept under names, to be tried and chosen again.</summary>
+    public ImmutableArray<Colourway> Colourways { get; init; } = [];
+
     /// <summary>The times in the hoop that the document sets, the first one first; those that methods ask for come by themselves.</summary>
     public required ImmutableArray<Hooping> Hoopings { get; init; }
 

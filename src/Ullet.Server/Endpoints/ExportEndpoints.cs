@@ -39,6 +39,7 @@ internal static class ExportEndpoints
         }
         group.MapGet("project.ullet", Project).WithName("getProjectFile");
         group.MapGet("picture.png", Picture).WithName("getPicture");
+        group.MapGet("colourways/{colourwayId}/picture.png", InColours).WithName("getColourwayPicture");
         group.MapGet("instructions.pdf", Instructions).WithName("getInstructions");
         group.MapGet("packet.zip", Packet).WithName("getPacket");
     }
@@ -137,6 +138,44 @@ internal static class ExportEndpoints
             kept.Keep(id, head.Revision, made);
         }
         return TypedResults.File(made, "image/png", FileNames.Picture(evaluated));
+    }
+
+    /// <summary>A small picture of the project in other colours; it stays as it is.</summary>
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> InColours(
+        string id,
+        string colourwayId,
+        HeadFiles headFiles,
+        AssetStore assets,
+        Evaluator evaluator,
+        CancellationToken cancellation
+    )
+    {
+        var (head, evaluated) = await headFiles.Head(id, cancellation);
+        if (head is null || evaluated is null)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        if (evaluated.Project.Colourways.FirstOrDefault(own => own.Id == colourwayId) is not { } colourway)
+        {
+            return Problems.Of(
+                new Refusal("colourway-unknown", "colourwayId", "There is no such colourway in this project.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
+            );
+        }
+        var photos = AssetStore.PicturesOf(await assets.Of(evaluated.Project, cancellation));
+        var made = headFiles.Compute(
+            "This picture",
+            () =>
+                ProjectPicture.Png(
+                    evaluator.Evaluate(colourway.Worn(evaluated.Project)),
+                    ShelfPictures.Size,
+                    PictureFrame.Design,
+                    photos
+                )
+        );
+        return TypedResults.File(made, "image/png");
     }
 
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Instructions(

@@ -97,7 +97,8 @@ public sealed class SceneBuilder(Evaluator evaluator)
             ],
             order.Whole(),
             PatternDtos.Of(evaluated),
-            [.. evaluated.Base.Select(layer => new ClothPathDto(layer.Cloth.Id, PathText.Of(layer.Area)))]
+            [.. evaluated.Base.Select(layer => new ClothPathDto(layer.Cloth.Id, PathText.Of(layer.Area)))],
+            [.. project.Colourways.Select(own => new ColourwayDto(own.Id, own.Name, own.IsWorn(project)))]
         )
         {
             Source = evaluated,

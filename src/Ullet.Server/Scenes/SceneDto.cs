@@ -34,7 +34,8 @@ public sealed record SceneDto(
     ImmutableArray<CutGuideDto> Guides,
     RunSheetDto RunSheet,
     ProjectPatternDto? Pattern,
-    ImmutableArray<ClothPathDto> Base
+    ImmutableArray<ClothPathDto> Base,
+    ImmutableArray<ColourwayDto> Colourways
 )
 {
     /// <summary>What it is drawn from; null where that is not known.</summary>

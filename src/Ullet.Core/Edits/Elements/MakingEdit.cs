@@ -12,7 +12,14 @@ public abstract record OneElementEdit : Edit
         project.Find(ElementId) is not { } element
             ? EditRefusals.NoElement(ElementId)
             : Change(element, project)
-                .Then(changed => (Result<Project>)Centring.Kept(changed, changed.Find(ElementId)!, context));
+                .Then(changed =>
+                    Weighed(element, changed, context) is { } refusal
+                        ? refusal
+                        : (Result<Project>)Centring.Kept(changed, changed.Find(ElementId)!, context)
+                );
+
+    /// <summary>Why what came out is not taken without being asked for once more, or null.</summary>
+    private protected virtual Refusal? Weighed(Element before, Project after, EditContext context) => null;
 
     /// <summary>The document with the element changed, or why not.</summary>
     private protected abstract Result<Project> Change(Element element, Project project);

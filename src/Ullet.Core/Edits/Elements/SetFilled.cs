@@ -9,7 +9,13 @@ public sealed record SetFilled : MakingEdit<FilledMaking>
 {
     public required FilledMaking Filled { get; init; }
 
+    /// <summary>True to make a very large fill all the same.</summary>
+    public bool IsLargeMeant { get; init; }
+
     public override string Label(Project before) => $"Change the fill of {PieceName(before)}";
+
+    private protected override Refusal? Weighed(Element before, Project after, EditContext context) =>
+        IsLargeMeant ? null : LargeFill.Asked(before, after, context);
 
     private protected override Result<Project> Change(Element element, FilledMaking making, Project project)
     {

@@ -11,8 +11,14 @@ public sealed record SetMaking : OneElementEdit
     /// <summary>The kind of making, by its word.</summary>
     public required string Kind { get; init; }
 
+    /// <summary>True to make a very large fill all the same.</summary>
+    public bool IsLargeMeant { get; init; }
+
     public override string Label(Project before) =>
         $"Make {PieceName(before)} {MakingModules.Find(Kind)?.Name.ToLowerInvariant() ?? "something else"}";
+
+    private protected override Refusal? Weighed(Element before, Project after, EditContext context) =>
+        IsLargeMeant ? null : LargeFill.Asked(before, after, context);
 
     private protected override Result<Project> Change(Element element, Project project)
     {

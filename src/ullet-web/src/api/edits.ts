@@ -51,7 +51,12 @@ async function made(queries: QueryClient, projectId: string, change: Change) {
 }
 
 /** Makes a change when its turn has come; what can't be made says why. */
-function carriedOut(queries: QueryClient, projectId: string, change: Change): Promise<boolean> {
+function carriedOut(
+  queries: QueryClient,
+  projectId: string,
+  change: Change,
+  meant?: Change,
+): Promise<boolean> {
   const { addPending, setPreview } = useView.getState();
   addPending(1);
   return queued(projectId, async () => {
@@ -65,7 +70,9 @@ function carriedOut(queries: QueryClient, projectId: string, change: Change): Pr
         "trouble",
         isOffline
           ? { label: "Try again", run: () => void carriedOut(queries, projectId, change) }
-          : undefined,
+          : meant && wrong instanceof Refused && wrong.code === "fill-large"
+            ? { label: "Fill it all the same", run: () => void carriedOut(queries, projectId, meant) }
+            : undefined,
       );
       return false;
     } finally {
@@ -78,25 +85,28 @@ function makeOf(wish: Wish, scene: Scene): Edit {
   return typeof wish === "function" ? wish(scene) : wish;
 }
 
+/** The same, and a very large fill is meant. */
+function largeMeant(one: Edit): Edit {
+  return one.edit === "setFilled" || one.edit === "setMaking" ? { ...one, isLargeMeant: true } : one;
+}
+
 /** Changes of one project: each resolves to false when it could not be made, after a sentence said why. */
 export function useEdits(projectId: string) {
   const queries = useQueryClient();
   const previews = useRef<AbortController | null>(null);
 
   return useMemo(() => {
-    const run = (change: Change) => {
+    const run = (change: Change, meant?: Change) => {
       previews.current?.abort();
-      return carriedOut(queries, projectId, change);
+      return carriedOut(queries, projectId, change, meant);
     };
     const path = { params: { path: { id: projectId } } };
+    const sent = (scene: Scene, one: Edit) =>
+      answered(api.POST("/api/projects/{id}/edits", { ...path, body: { head: scene.head, edit: one } }));
     const edit = (wish: Wish) =>
-      run((scene) =>
-        answered(
-          api.POST("/api/projects/{id}/edits", {
-            ...path,
-            body: { head: scene.head, edit: makeOf(wish, scene) },
-          }),
-        ),
+      run(
+        (scene) => sent(scene, makeOf(wish, scene)),
+        (scene) => sent(scene, largeMeant(makeOf(wish, scene))),
       );
     /** Makes an edit that adds elements, and selects them. */
     const add = async (wish: Edit) => {

@@ -11,6 +11,7 @@ import { Section } from "../../../parts/Section";
 import { ClothSwatch, ThreadSwatch } from "../../../parts/Swatch";
 import { duration, sizeText } from "../../../state/lengths";
 import { ClothPanel } from "../stuff/ClothPanel";
+import { Colourways } from "../stuff/Colourways";
 import { PatternFields } from "./PatternFields";
 import { ThreadPanel } from "../stuff/ThreadPanel";
 
@@ -56,6 +57,9 @@ export function ProjectCard({ projectId, scene }: Props) {
       </Section>
       <Section title="Threads" brief={`${scene.threads.length}`}>
         <Threads projectId={projectId} scene={scene} />
+      </Section>
+      <Section title="Colourways" brief={`${scene.colourways.length}`}>
+        <Colourways projectId={projectId} scene={scene} />
       </Section>
     </div>
   );

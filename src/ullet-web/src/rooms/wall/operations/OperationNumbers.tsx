@@ -37,6 +37,15 @@ export function OperationNumbers({ operation, ...props }: Props) {
           </Pair>
         </>
       );
+    case "cutBeneath":
+      return (
+        <>
+          <UsedElements {...props} operation={operation} />
+          <Pair>
+            {length("Goes on under them", operation.margin, (margin) => ({ ...operation, margin }))}
+          </Pair>
+        </>
+      );
     case "join":
     case "keepOverlap":
       return <UsedElements {...props} operation={operation} />;

@@ -1,3 +1,6 @@
+import { Layers2 } from "lucide-react";
+import { useEdits } from "../../../../api/edits";
+import { Button } from "../../../../parts/Button";
 import type { Made } from "../../../../api/elements";
 import { Section } from "../../../../parts/Section";
 import type { ElementProps } from "../../card/elementProps";
@@ -15,6 +18,7 @@ export const filled: WallMaking<"filled"> = {
       <Section title="Fill">
         <RowFields {...props} />
         <UnderRows {...props} />
+        <CutBeneath {...props} />
       </Section>
       <Section title="Direction of rows">
         <DirectionFields {...props} />
@@ -24,6 +28,17 @@ export const filled: WallMaking<"filled"> = {
   ),
   calledAlso: () => "",
 };
+
+/** Thread on thread gets stiff: filled areas beneath may leave out what this one hides. */
+function CutBeneath({ projectId, element }: ElementProps<Made<"filled">>) {
+  const edits = useEdits(projectId);
+  return (
+    <Button onClick={() => void edits.edit({ edit: "cutAwayBeneath", elementId: element.id })}>
+      <Layers2 size={16} aria-hidden />
+      Cut away what lies beneath
+    </Button>
+  );
+}
 
 function EdgeOfFill({ projectId, scene, element }: ElementProps<Made<"filled">>) {
   const { change } = useFilled(projectId, element);
