@@ -17,7 +17,7 @@ public sealed class SketchTests(UlletSite site) : BrowserTest(site), IClassFixtu
 
             Open(visitor, "bird");
             AssertAccessible(visitor, "drawings of our own");
-            Put(visitor, "In thread", "12", "Robin in thread is at least");
+            Put(visitor, "In thread", "9", "Robin in thread is at least");
             Put(visitor, "In thread", "18", "beak (from");
             Put(visitor, "In thread", "50", "All of it can be sewn in thread.");
             visitor.Click("button", "Put on the wall");
@@ -69,7 +69,7 @@ public sealed class SketchTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.TypeAndPress("Keep", ("Keep the present colours as", "Summer"));
             visitor.WaitForText("Summer");
             visitor.Click("button", "Change rust");
-            visitor.Fill("Name", "frost");
+            visitor.Fill("Name or number", "frost");
             visitor.Click("button", "Change the thread");
             visitor.WaitForText("frost");
             AssertAccessible(visitor, "colourways");
