@@ -38,7 +38,6 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.Click("button", "carrot striped cotton");
             visitor.Click("button", "Edge match");
             visitor.WaitForText("bites");
-            Keep(visitor, "cutting-edge-match");
             visitor.Click("link", "Dry run");
             visitor.Click("button", "Take SVG");
             visitor.WaitForText("Mirrored already");
@@ -63,6 +62,12 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.Press(OpenQA.Selenium.Keys.Escape);
             visitor.Click("button", "Mock-up");
             Keep(visitor, "mock-up");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
+            visitor.Click("button", "Drawings");
+            visitor.Click("button", "Robin");
+            visitor.Click("button", "In thread");
+            visitor.WaitForText("All of it can be sewn");
+            Keep(visitor, "drawings");
             visitor.Press(OpenQA.Selenium.Keys.Escape);
             visitor.GoTo("/");
             visitor.Click("link", "Seed-packet pouch");
