@@ -25,7 +25,16 @@ public sealed record Project
     public ImmutableArray<MachineThread> Threads { get; init; } = [];
 
     /// <summary>Colours kept under names, to be tried and chosen again.</summary>
+    [JsonIgnore]
     public ImmutableArray<Colourway> Colourways { get; init; } = [];
+
+    /// <summary>The same as it is stored: null, and not written, where none are kept.</summary>
+    [JsonPropertyName("colourways")]
+    public ImmutableArray<Colourway>? StoredColourways
+    {
+        get => Colourways.IsEmpty ? null : Colourways;
+        init => Colourways = value is { IsDefault: false } kept ? kept : [];
+    }
 
     /// <summary>The times in the hoop that the document sets, the first one first; those that methods ask for come by themselves.</summary>
     public required ImmutableArray<Hooping> Hoopings { get; init; }

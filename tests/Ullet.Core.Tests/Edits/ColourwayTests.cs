@@ -65,6 +65,7 @@ public sealed class ColourwayTests
         var kept = SampleProject.Apply(SampleProject.Empty(), new KeepColourway { Name = "Summer" });
         var own = kept.Colourways[0];
         var broken = kept with { Colourways = [own with { Cloths = [own.Cloths[0] with { Colour = "red" }] }] };
+        Assert.Equal(kept.Colourways[0].Name, ProjectJson.Read(ProjectJson.Write(kept)).Value.Colourways[0].Name);
         var read = DocumentMending.Mended(broken);
         Assert.NotEqual("red", read.Colourways[0].Cloths[0].Colour);
         Assert.Contains(read.Mended, words => words.Contains("grey", StringComparison.Ordinal));
