@@ -45,15 +45,24 @@ public static class SketchMaking
 
     /// <summary>The way in which a body of a drawing is made; null for other parts, and for a body that was made something else.</summary>
     public static SketchWay? WayOf(Element element) =>
-        SketchShelf.PartOf(element)?.Role != SketchRole.Body
-            ? null
-            : element.Making switch
-            {
-                ClothMaking => SketchWay.Cloth,
-                FilledMaking => SketchWay.Thread,
-                LineMaking => SketchWay.Line,
-                _ => null,
-            };
+        SketchShelf.PartOf(element) is { Role: SketchRole.Body } body
+            ? Enum.GetValues<SketchWay>()
+                .Where(way => IsMade(body, way, element.Making))
+                .Select(way => (SketchWay?)way)
+                .FirstOrDefault()
+            : null;
+
+    /// <summary>True where a part that is made so goes with a way. What a person made of a stroke, or of a detail in thread, stays.</summary>
+    public static bool IsMade(SketchPart part, SketchWay way, Making making) =>
+        (part.Role, way) switch
+        {
+            (SketchRole.Stroke, _) => true,
+            (_, SketchWay.Line) => making is LineMaking,
+            (SketchRole.Body, SketchWay.Cloth) => making is ClothMaking,
+            (SketchRole.Body, SketchWay.Thread) => making is FilledMaking,
+            (SketchRole.Detail, _) => making is SatinMaking or FilledMaking,
+            _ => throw new ArgumentOutOfRangeException(nameof(way), way, "no such way"),
+        };
 
     /// <summary>What is made of a part in a way.</summary>
     /// <param name="part">The part.</param>

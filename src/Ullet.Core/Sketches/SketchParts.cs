@@ -7,7 +7,7 @@ namespace Ullet.Core.Sketches;
 internal static class SketchParts
 {
     /// <summary>The middle of the square, units.</summary>
-    private const double Middle = 50;
+    private const double Middle = SketchMaking.Square / 2;
 
     internal static SketchPart Body(string name, SketchColour colour, string lines, double turn) =>
         Drawn(name, SketchRole.Body, colour, lines, turn);

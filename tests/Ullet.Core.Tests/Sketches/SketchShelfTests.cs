@@ -86,6 +86,12 @@ public sealed class SketchShelfTests
         var thread = SampleProject.Apply(SampleProject.Empty(), Set("robin", SketchWay.Thread, 60));
         var loose = thread.Elements[0].MadeAs<FilledMaking>()! with { Spacing = 0.6, Angle = 12 };
         thread = SampleProject.Apply(thread, new SetFilled { ElementId = thread.Elements[0].Id, Filled = loose });
+        var (wing, legs) = (thread.Elements[2].Id, thread.Elements[5].Id);
+        thread = SampleProject.Apply(
+            thread,
+            new SetMaking { ElementId = wing, Kind = thread.Find(wing)!.Making is SatinMaking ? "filled" : "satin" },
+            new SetMaking { ElementId = legs, Kind = "satin" }
+        );
         ImmutableArray<string> all = [.. thread.Elements.Select(element => element.Id)];
         var cloth = SampleProject.Apply(thread, new MakeSketch { ElementIds = all, Way = SketchWay.Cloth });
         Assert.Equal(2, cloth.Appliques().Count());
@@ -94,7 +100,8 @@ public sealed class SketchShelfTests
             element => Assert.Equal(SketchWay.Cloth, SketchMaking.WayOf(element))
         );
         var line = SampleProject.Apply(cloth, new MakeSketch { ElementIds = all, Way = SketchWay.Line });
-        Assert.All(line.Elements, element => Assert.IsType<LineMaking>(element.Making));
+        Assert.All(line.Elements[..^1], element => Assert.IsType<LineMaking>(element.Making));
+        Assert.IsType<SatinMaking>(line.Find(legs)!.Making);
         var back = SampleProject.Apply(line, new MakeSketch { ElementIds = all, Way = SketchWay.Thread });
         Assert.Equal(
             thread.Elements.Select(element =>

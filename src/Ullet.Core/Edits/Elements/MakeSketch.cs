@@ -30,15 +30,13 @@ public sealed record MakeSketch : Edit
         foreach (var element in elements)
         {
             Budget.Spend();
-            if (SketchShelf.PartOf(element) is not { } part)
+            if (SketchShelf.PartOf(element) is not { } part || SketchMaking.IsMade(part, Way, element.Making))
             {
                 continue;
             }
-            project = SketchStuff.With(project, part, Way);
-            var making = SketchStuff.Making(project, part, Way, element);
-            project = project.With(
-                element.Made(element.Makings().LastOrDefault(known => known.GetType() == making.GetType()) ?? making)
-            );
+            var known = element.Kept.LastOrDefault(making => SketchMaking.IsMade(part, Way, making));
+            project = known is null ? SketchStuff.With(project, part, Way) : project;
+            project = project.With(element.Made(known ?? SketchStuff.Making(project, part, Way, element)));
         }
         return project;
     }
