@@ -1,6 +1,7 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.Timing;
 
 namespace Ullet.Core.Edits;
 
@@ -12,9 +13,6 @@ internal static class LargeFill
 
     /// <summary>Underlay and turns add about so much to the rows' stitches.</summary>
     private const double Beside = 1.2;
-
-    /// <summary>So many stitches a machine sews in a minute, with the care that large fills want.</summary>
-    private const double Pace = 650;
 
     /// <summary>A sentence with the count where an element becomes a very large fill, or null.</summary>
     internal static Refusal? Asked(Element before, Project project, EditContext context)
@@ -29,7 +27,7 @@ internal static class LargeFill
             : new Refusal(
                 "fill-large",
                 "spacing",
-                $"{element.Name} would take about {Math.Round(count / 1000):0} thousand stitches, {count / Pace / 60:0.0} hours of "
+                $"{element.Name} would take about {Math.Round(count / 1000):0} thousand stitches, {count / StepTimes.StitchesPerMinute / 60:0.0} hours of "
                     + "sewing, and gets stiff as a board. Set its rows farther apart, or make it smaller."
             )
             {
