@@ -35,7 +35,9 @@ public sealed record SketchFitDto(bool IsFit, string Said);
 /// <summary>The small drawings of our own.</summary>
 internal static class SketchEndpoints
 {
-    private static readonly Lazy<ImmutableArray<SketchDto>> All = new(() => [.. SketchShelf.All.Select(Of)]);
+    private static readonly Lazy<ImmutableArray<(Sketch Sketch, SketchDto Dto)>> All = new(() =>
+        [.. SketchShelf.All.Select(sketch => (sketch, Of(sketch)))]
+    );
 
     internal static void Map(IEndpointRouteBuilder app)
     {
@@ -46,7 +48,7 @@ internal static class SketchEndpoints
 
     /// <summary>Those that a search finds; all without one.</summary>
     private static Ok<List<SketchDto>> Found(string? search) =>
-        TypedResults.Ok(All.Value.Where(sketch => SketchShelf.Find(sketch.Id)!.Answers(search ?? "")).ToList());
+        TypedResults.Ok(All.Value.Where(each => each.Sketch.Answers(search ?? "")).Select(each => each.Dto).ToList());
 
     private static Results<Ok<SketchFitDto>, ProblemHttpResult> Fit(string sketchId, string way, double size)
     {

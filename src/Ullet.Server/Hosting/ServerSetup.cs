@@ -134,6 +134,7 @@ internal static class ServerSetup
         DamagedProjectEndpoints.Map(app);
         PatternEndpoints.Map(app);
         SketchEndpoints.Map(app);
+        PictureEndpoints.Map(app);
         EditEndpoints.Map(app);
         SceneEndpoints.Map(app);
         ExportEndpoints.Map(app);
