@@ -6,6 +6,7 @@ import { FormPanel } from "../../../parts/FormPanel";
 import { LengthField } from "../../../parts/fields/LengthField";
 import { PlainField } from "../../../parts/fields/PlainField";
 import { Segments } from "../../../parts/fields/Segments";
+import { shown } from "../../../state/lengths";
 import { SketchPicture, SketchRows } from "./SketchPicture";
 import { WAYS } from "./ways";
 
@@ -92,7 +93,9 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
                 {chosen.smallest.map((least) => (
                   <div key={least.way} className="contents">
                     <dt>Smallest {WAYS.find((known) => known.value === least.way)?.label.toLowerCase()}</dt>
-                    <dd className="text-right">{least.size} mm</dd>
+                    <dd className="text-right">
+                      {shown(least.size, scene.unit)} {scene.unit === "inch" ? "in" : "mm"}
+                    </dd>
                   </div>
                 ))}
               </dl>
