@@ -52,8 +52,14 @@ internal static class QualityBench
         }
         if (Wanted("fill"))
         {
-            holds &= FillBench.Row("random outlines", [.. QualitySamples.Random(20)]);
-            holds &= FillBench.Row("drawn icons, 80 mm", [.. QualitySamples.Icons(IconPackages.Drawn(Today)).Take(20)]);
+            holds &= FillBench.Row("random outlines", [.. QualitySamples.Random(RandomCount)]);
+            foreach (var size in new[] { 80.0, 30 })
+            {
+                holds &= FillBench.Row(
+                    $"drawn icons, {size:0} mm",
+                    [.. QualitySamples.Icons(IconPackages.Drawn(Today), size)]
+                );
+            }
         }
         if (Wanted("icons"))
         {

@@ -72,7 +72,8 @@ internal static class QualitySamples
 
     /// <summary>The same of other icons.</summary>
     internal static IEnumerable<(string Name, IReadOnlyList<Region> Regions)> Icons(
-        IReadOnlyList<(string Name, byte[] File)> files
+        IReadOnlyList<(string Name, byte[] File)> files,
+        double size = IconSize
     )
     {
         foreach (var (name, file) in files)
@@ -83,7 +84,7 @@ internal static class QualitySamples
                 continue;
             }
             var box = read.Value.Bounds();
-            var scale = IconSize / Math.Max(box.Width, box.Height);
+            var scale = size / Math.Max(box.Width, box.Height);
             var number = 0;
             foreach (var path in read.Value.Paths)
             {

@@ -1,3 +1,4 @@
+using OpenQA.Selenium;
 using Ullet.Files.StitchFiles;
 
 namespace Ullet.Browser.Tests;
@@ -77,6 +78,32 @@ public sealed class SketchTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.WaitForNoText("frost");
             visitor.Click("button", "Let Summer go");
             visitor.WaitForText("try them side by side");
+        });
+
+    [Fact]
+    public void AGroupOfOnesOwn_IsPutOnTheShelf_AndSetInThread() =>
+        Visit(visitor =>
+        {
+            NewProject(visitor, "Own shelf");
+            AddShape(visitor, "Heart");
+            AddShape(visitor, "Star");
+            visitor.Press(Keys.Control, "a");
+            visitor.WaitForText("2 elements");
+            visitor.Click("button", "Put on the shelf of drawings");
+            AssertAccessible(visitor, "put on the shelf");
+            visitor.Fill("What it shows", "Plot badge");
+            visitor.Fill("Other words to find it by", "award");
+            visitor.Click("button", "Put it there");
+            visitor.WaitForText("Plot badge stands on the shelf");
+            visitor.ClickOnWall(-60, 80);
+            Open(visitor, "award");
+            Put(visitor, "In thread", "50", "All of it can be sewn in thread.");
+            visitor.Click("button", "Put on the wall");
+            visitor.WaitForText("2 elements");
+            Assert.Equal(4, visitor.Stack().Count);
+            Open(visitor, "award");
+            visitor.Click("button", "Take it off the shelf");
+            visitor.WaitForText("No drawing answers to that word.");
         });
 
     private static void Open(Visitor visitor, string search)

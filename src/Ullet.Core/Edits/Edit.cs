@@ -12,6 +12,9 @@ public sealed record EditContext(Evaluator Evaluator)
     /// <summary>Drawings that were imported and are not yet in a document; none unless given.</summary>
     public IImportedDrawings Imports { get; init; } = new NoImports();
 
+    /// <summary>Drawings that a person put on the shelf; none unless given.</summary>
+    public IOwnSketches OwnSketches { get; init; } = new NoOwnSketches();
+
     /// <summary>Ends the edit when nobody waits for it.</summary>
     public CancellationToken Cancellation { get; init; }
 }

@@ -18,12 +18,24 @@ public sealed record Colourway(
     public const int Most = 24;
 
     /// <summary>The present colours of a project.</summary>
-    public static Colourway Of(Project project, string id, string name) =>
+    /// <param name="project">The project.</param>
+    /// <param name="id">Names it for ever.</param>
+    /// <param name="name">The user's name for it.</param>
+    /// <param name="named">The cloths and threads that it is about, by their ids; null for all.</param>
+    public static Colourway Of(Project project, string id, string name, IReadOnlySet<string>? named = null) =>
         new(
             id,
             name,
-            [.. project.Cloths.Select(cloth => new NamedColour(cloth.Id, cloth.Name, cloth.Colour))],
-            [.. project.Threads.Select(thread => new NamedColour(thread.Id, thread.Name, thread.Colour))]
+            [
+                .. project
+                    .Cloths.Where(cloth => named?.Contains(cloth.Id) ?? true)
+                    .Select(cloth => new NamedColour(cloth.Id, cloth.Name, cloth.Colour)),
+            ],
+            [
+                .. project
+                    .Threads.Where(thread => named?.Contains(thread.Id) ?? true)
+                    .Select(thread => new NamedColour(thread.Id, thread.Name, thread.Colour)),
+            ]
         );
 
     /// <summary>A project in these colours. Cloths and threads that came later keep theirs; kinds, patterns and photos stay.</summary>

@@ -16,44 +16,6 @@ public enum SketchWay
     Line,
 }
 
-/// <summary>What a part of a small drawing is.</summary>
-public enum SketchRole
-{
-    /// <summary>An area that the drawing can't do without.</summary>
-    Body,
-
-    /// <summary>A small area on top: an eye, a band; left out where it would be too small.</summary>
-    Detail,
-
-    /// <summary>An open line: a leg, a vein; left out where it would be too short.</summary>
-    Stroke,
-}
-
-/// <summary>A colour of small drawings, as cloth and as thread.</summary>
-/// <param name="Id">Names it for ever.</param>
-/// <param name="Name">In words.</param>
-/// <param name="Colour">#rrggbb.</param>
-public sealed record SketchColour(string Id, string Name, string Colour)
-{
-    /// <summary>The cloth that a body begins with.</summary>
-    public Cloth Cloth =>
-        new()
-        {
-            Id = $"p-{Id}",
-            Name = $"{Name} cotton",
-            Colour = Colour,
-        };
-
-    /// <summary>The thread that areas and lines begin with.</summary>
-    public MachineThread Thread =>
-        new()
-        {
-            Id = $"d-{Id}",
-            Name = Name,
-            Colour = Colour,
-        };
-}
-
 /// <summary>A part of a small drawing, on a square of 100 units.</summary>
 /// <param name="Name">What it is.</param>
 /// <param name="Role">Whether the drawing can do without.</param>
@@ -68,9 +30,9 @@ public sealed record SketchPart(
     ShapeSource Shape,
     ElementBox Box,
     double Turn
-);
+) : SketchNature(Name, Role, Colour, Turn);
 
-/// <summary>A small drawing of our own: parts from the lowest to the topmost.</summary>
+/// <summary>A small drawing: parts from the lowest to the topmost.</summary>
 /// <param name="Id">Names it for ever.</param>
 /// <param name="Name">What it shows.</param>
 /// <param name="Words">Other words by which it is found.</param>

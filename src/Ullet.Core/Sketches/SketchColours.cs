@@ -1,3 +1,5 @@
+using Ullet.Core.Projects;
+
 namespace Ullet.Core.Sketches;
 
 /// <summary>The colours of small drawings.</summary>

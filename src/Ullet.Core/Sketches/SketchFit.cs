@@ -33,13 +33,20 @@ public static class SketchFit
     private static readonly ConcurrentDictionary<string, ImmutableArray<Measures>> Known = new(StringComparer.Ordinal);
 
     /// <summary>The smallest size at which no body is too small, whole mm.</summary>
-    public static double Smallest(Sketch sketch, SketchWay way) =>
-        Enumerable
-            .Range(0, sketch.Parts.Length)
-            .Where(i => sketch.Parts[i].Role == SketchRole.Body)
-            .Select(i => Smallest(sketch, i, way))
-            .Append(Least)
-            .Max();
+    public static double Smallest(Sketch sketch, SketchWay way)
+    {
+        var bodies = Bodies(sketch).Select(i => Smallest(sketch, i, way)).ToList();
+        // Where nothing is a body, something of it must be left.
+        return Math.Max(
+            Least,
+            bodies.Count > 0
+                ? bodies.Max()
+                : Enumerable.Range(0, sketch.Parts.Length).Min(i => Smallest(sketch, i, way))
+        );
+    }
+
+    private static IEnumerable<int> Bodies(Sketch sketch) =>
+        Enumerable.Range(0, sketch.Parts.Length).Where(i => sketch.Parts[i].Role == SketchRole.Body);
 
     /// <summary>The smallest size at which a part is not too small, whole mm.</summary>
     public static double Smallest(Sketch sketch, int part, SketchWay way)
@@ -73,10 +80,7 @@ public static class SketchFit
         {
             return null;
         }
-        var part = Enumerable
-            .Range(0, sketch.Parts.Length)
-            .Where(i => sketch.Parts[i].Role == SketchRole.Body)
-            .MaxBy(i => Smallest(sketch, i, way));
+        var part = Bodies(sketch).DefaultIfEmpty(0).MaxBy(i => Smallest(sketch, i, way));
         return new Refusal(
             "sketch-too-small",
             "size",

@@ -53,7 +53,7 @@ public static class SketchMaking
             : null;
 
     /// <summary>True where a part that is made so goes with a way. What a person made of a stroke, or of a detail in thread, stays.</summary>
-    public static bool IsMade(SketchPart part, SketchWay way, Making making) =>
+    public static bool IsMade(SketchNature part, SketchWay way, Making making) =>
         (part.Role, way) switch
         {
             (SketchRole.Stroke, _) => true,
@@ -72,7 +72,7 @@ public static class SketchMaking
     /// <param name="clothId">The cloth of its colour.</param>
     /// <param name="threadId">The thread of its colour.</param>
     public static Making Of(
-        SketchPart part,
+        SketchNature part,
         SketchWay way,
         Element element,
         ClothMaking cloth,

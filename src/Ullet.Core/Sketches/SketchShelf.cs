@@ -19,8 +19,14 @@ public static class SketchShelf
     public static Sketch? Find(string id) => All.FirstOrDefault(sketch => sketch.Id == id);
 
     /// <summary>The part that an element is; null for anything else.</summary>
-    public static SketchPart? PartOf(Element element) =>
-        element.Sketch is { } use && Find(use.SketchId) is { } sketch && use.Part >= 0 && use.Part < sketch.Parts.Length
-            ? sketch.Parts[use.Part]
-            : null;
+    public static SketchNature? PartOf(Element element) =>
+        element.Sketch?.Own
+        ?? (
+            element.Sketch is { } use
+            && Find(use.SketchId) is { } sketch
+            && use.Part >= 0
+            && use.Part < sketch.Parts.Length
+                ? sketch.Parts[use.Part]
+                : null
+        );
 }

@@ -94,7 +94,7 @@ public sealed class AssetRow
     /// <summary>64 hexadecimal digits.</summary>
     public required string Sha256 { get; init; }
 
-    /// <summary>"project", "drawing", "picture", "font", or "font-removed" for one that only documents still need.</summary>
+    /// <summary>"project", "drawing", "picture", "sketch", "font", or "font-removed" for one that only documents still need.</summary>
     public required string Kind { get; set; }
 
     public required byte[] Bytes { get; init; }

@@ -14,13 +14,17 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
     internal const string FontKind = "font";
     internal const string RemovedFontKind = "font-removed";
     internal const string PictureKind = "picture";
+    internal const string SketchKind = "sketch";
+
+    /// <summary>Unix time, ms.</summary>
+    internal long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
 
     /// <summary>Keeps bytes; the same bytes are kept once.</summary>
     /// <returns>Their hash, 64 hexadecimal digits.</returns>
     internal async Task<string> Keep(string kind, byte[] bytes, CancellationToken cancellation)
     {
         var hash = Convert.ToHexStringLower(SHA256.HashData(bytes));
-        var now = clock.GetUtcNow().ToUnixTimeMilliseconds();
+        var now = Now;
         // One statement: the same file sent twice at once is kept once, and both are told so.
         await db.Database.ExecuteSqlInterpolatedAsync(
             $"""

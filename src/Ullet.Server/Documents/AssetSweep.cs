@@ -59,6 +59,17 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
                     ),
                 StringComparer.Ordinal
             );
+        // What was put on the shelf of drawings brings its cloths' photos along.
+        await foreach (
+            var sketch in db
+                .Assets.AsNoTracking()
+                .Where(asset => asset.Kind == AssetStore.SketchKind)
+                .Select(asset => asset.Bytes)
+                .AsAsyncEnumerable()
+        )
+        {
+            Forget(asked, sketch);
+        }
         await foreach (var snapshot in db.Revisions.AsNoTracking().Select(r => r.Snapshot).AsAsyncEnumerable())
         {
             cancellation.ThrowIfCancellationRequested();
@@ -72,15 +83,21 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
                 asked.Clear();
                 break;
             }
-            foreach (var (hash, name) in asked)
-            {
-                if (json.AsSpan().IndexOf(name) >= 0)
-                {
-                    asked.Remove(hash);
-                }
-            }
+            Forget(asked, json);
         }
         unused.AddRange(asked.Keys);
         return unused;
+    }
+
+    /// <summary>Asks no more after what a text names.</summary>
+    private static void Forget(Dictionary<string, byte[]> asked, byte[] json)
+    {
+        foreach (var (hash, name) in asked)
+        {
+            if (json.AsSpan().IndexOf(name) >= 0)
+            {
+                asked.Remove(hash);
+            }
+        }
     }
 }

@@ -33,11 +33,12 @@ public sealed class DocumentHistory(
     SceneBuilder scenes,
     Workbench bench,
     IImportedDrawings imports,
+    OwnSketchShelf sketches,
     TimeProvider clock
 )
 {
     /// <summary>What edits may read beside the document.</summary>
-    public EditContext Context => new(evaluator) { Imports = imports };
+    public EditContext Context => new(evaluator) { Imports = imports, OwnSketches = sketches };
 
     private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
 

@@ -1,8 +1,13 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Edits;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 using Ullet.Core.Sketches;
+using Ullet.Server.Data;
+using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
+using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
 
@@ -11,12 +16,32 @@ namespace Ullet.Server.Endpoints;
 /// <param name="Name">What it shows.</param>
 /// <param name="Parts">From the lowest to the topmost, on a square of 100 units about its middle.</param>
 /// <param name="Smallest">How small it may be in each way.</param>
+/// <param name="IsOwn">True for one that a person put there.</param>
 public sealed record SketchDto(
     string Id,
     string Name,
     ImmutableArray<SketchPartDto> Parts,
-    ImmutableArray<SketchSmallest> Smallest
+    ImmutableArray<SketchSmallest> Smallest,
+    bool IsOwn
 );
+
+/// <summary>A group to be put on the shelf.</summary>
+public sealed record NewSketch
+{
+    /// <summary>The project that it stands in.</summary>
+    public required string ProjectId { get; init; }
+
+    public required ImmutableArray<string> ElementIds { get; init; }
+
+    /// <summary>What it shows.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Other words by which it is found.</summary>
+    public string Words { get; init; } = "";
+}
+
+/// <summary>A drawing that was put on the shelf.</summary>
+public sealed record ShelvedSketch(string Id);
 
 /// <summary>A part as it is drawn.</summary>
 /// <param name="Path">SVG path data.</param>
@@ -43,14 +68,84 @@ internal static class SketchEndpoints
     {
         var group = app.MapGroup("/api/sketches").WithTags("Sketches");
         group.MapGet("", Found).WithName("listSketches");
+        group.MapPost("", Keep).WithName("keepSketch");
+        group.MapDelete("{sketchId}", Remove).WithName("removeSketch");
         group.MapGet("{sketchId}/fit", Fit).WithName("fitSketch");
     }
 
-    /// <summary>Those that a search finds; all without one.</summary>
-    private static Ok<List<SketchDto>> Found(string? search) =>
-        TypedResults.Ok(All.Value.Where(each => each.Sketch.Answers(search ?? "")).Select(each => each.Dto).ToList());
+    /// <summary>Those that a search finds, a person's own first; all without one.</summary>
+    private static Ok<List<SketchDto>> Found(string? search, OwnSketchShelf own) =>
+        TypedResults.Ok(
+            own.All.Select(each => each.Sketch.Drawn(each.Id))
+                .Where(sketch => sketch.Answers(search ?? ""))
+                .Select(sketch => Of(sketch, isOwn: true))
+                .Concat(All.Value.Where(each => each.Sketch.Answers(search ?? "")).Select(each => each.Dto))
+                .ToList()
+        );
 
-    private static Results<Ok<SketchFitDto>, ProblemHttpResult> Fit(string sketchId, string way, double size)
+    private static async Task<Results<Created<ShelvedSketch>, ProblemHttpResult>> Keep(
+        NewSketch wish,
+        DocumentHistory history,
+        OwnSketchShelf shelf,
+        AssetStore assets,
+        Workbench bench,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(wish.ProjectId, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(wish.ProjectId));
+        }
+        var drawn = bench.Run(
+            WorkKind.Changing,
+            "Putting this drawing on the shelf",
+            token =>
+                OwnSketch.Of(
+                    head.Project,
+                    wish.ElementIds,
+                    wish.Name,
+                    wish.Words,
+                    history.Context with
+                    {
+                        Cancellation = token,
+                    }
+                )
+        );
+        if (!drawn.IsOk)
+        {
+            return Problems.Of(drawn.Refusal!);
+        }
+        var kept = await shelf.Add(drawn.Value, assets, cancellation);
+        return kept.IsOk
+            ? TypedResults.Created($"/api/sketches/{kept.Value}", new ShelvedSketch(kept.Value))
+            : Problems.Of(kept.Refusal!);
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Remove(
+        string sketchId,
+        OwnSketchShelf shelf,
+        UlletDb db,
+        CancellationToken cancellation
+    ) =>
+        await shelf.Remove(sketchId, db, cancellation)
+            ? TypedResults.NoContent()
+            : Problems.Of(
+                new Refusal(
+                    "sketch-unknown",
+                    "sketchId",
+                    "Only drawings that you put on the shelf can be taken off it; this is none of them."
+                )
+                {
+                    Kind = RefusalKind.NotFound,
+                }
+            );
+
+    private static Results<Ok<SketchFitDto>, ProblemHttpResult> Fit(
+        string sketchId,
+        string way,
+        double size,
+        OwnSketchShelf own
+    )
     {
         if (!Enum.TryParse<SketchWay>(way, ignoreCase: true, out var set) || !Enum.IsDefined(set))
         {
@@ -62,7 +157,7 @@ internal static class SketchEndpoints
                 )
             );
         }
-        if (SketchShelf.Find(sketchId) is not { } sketch)
+        if ((SketchShelf.Find(sketchId) ?? own.Find(sketchId)?.Drawn(sketchId)) is not { } sketch)
         {
             return Problems.Of(
                 new Refusal("sketch-unknown", "sketchId", $"There is no small drawing \"{sketchId}\".")
@@ -78,7 +173,7 @@ internal static class SketchEndpoints
         );
     }
 
-    private static SketchDto Of(Sketch sketch) =>
+    private static SketchDto Of(Sketch sketch, bool isOwn = false) =>
         new(
             sketch.Id,
             sketch.Name,
@@ -92,6 +187,7 @@ internal static class SketchEndpoints
                         )
                 ),
             ],
-            [.. Enum.GetValues<SketchWay>().Select(way => new SketchSmallest(way, SketchFit.Smallest(sketch, way)))]
+            [.. Enum.GetValues<SketchWay>().Select(way => new SketchSmallest(way, SketchFit.Smallest(sketch, way)))],
+            isOwn
         );
 }

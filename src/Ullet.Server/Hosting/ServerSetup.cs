@@ -90,6 +90,7 @@ internal static class ServerSetup
             (given, db) =>
                 db.UseSqlite(DatabaseStart.ConnectionString(given.GetRequiredService<ServerOptions>().DataFolder))
         );
+        services.AddSingleton<OwnSketchShelf>();
         services.AddScoped<AssetStore>();
         services.AddScoped<AssetSweep>();
         services.AddScoped<RoomKeeper>();

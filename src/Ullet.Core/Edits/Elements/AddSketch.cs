@@ -23,17 +23,22 @@ public sealed record AddSketch : Edit
     public double Y { get; init; }
 
     public override string Label(Project before) =>
-        $"Set {SketchShelf.Find(SketchId)?.Name.ToLowerInvariant() ?? "a drawing"} {SketchFit.Words(Way)}";
+        $"Set {SketchShelf.Find(SketchId)?.Name.ToLowerInvariant() ?? "a drawing of your own"} {SketchFit.Words(Way)}";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        if (SketchShelf.Find(SketchId) is not { } sketch)
+        var own = context.OwnSketches.Find(SketchId);
+        if ((SketchShelf.Find(SketchId) ?? own?.Drawn(SketchId)) is not { } sketch)
         {
             return new Refusal("sketch-unknown", "sketchId", $"There is no small drawing \"{SketchId}\".");
         }
         if (SketchFit.Check(sketch, Way, Size) is { } refusal)
         {
             return refusal;
+        }
+        if (own is not null)
+        {
+            return OwnSketchSetting.Set(project, own, sketch, this, context);
         }
         var left = SketchFit.LeftOut(sketch, Way, Size);
         var group = $"g{project.NextNumber}";

@@ -7,7 +7,7 @@ namespace Ullet.Core.Edits;
 internal static class SketchStuff
 {
     /// <summary>The project with the thread of a part, and its cloth where it is made of cloth.</summary>
-    internal static Project With(Project project, SketchPart part, SketchWay way)
+    internal static Project With(Project project, SketchNature part, SketchWay way)
     {
         if (project.FindThread(part.Colour.Thread.Id) is null)
         {
@@ -22,7 +22,7 @@ internal static class SketchStuff
     }
 
     /// <summary>What is made of a part; its cloth and thread are there.</summary>
-    internal static Making Making(Project project, SketchPart part, SketchWay way, Element element) =>
+    internal static Making Making(Project project, SketchNature part, SketchWay way, Element element) =>
         SketchMaking.Of(
             part,
             way,

@@ -26,6 +26,9 @@ public sealed record PlaceElement : Edit
     /// <summary>When only one of width and height is given: true lets the other follow.</summary>
     public bool KeepProportions { get; init; }
 
+    /// <summary>True when a fill of very many stitches is meant.</summary>
+    public bool IsLargeMeant { get; init; }
+
     public override string Label(Project before)
     {
         var name = before.Find(ElementId)?.Name ?? "element";
@@ -57,6 +60,12 @@ public sealed record PlaceElement : Edit
         // A new place given without a size is a wish to stand elsewhere; a handle gives both.
         var isMoved = (X is not null || Y is not null) && Width is null && Height is null;
         var stays = element.StaysCentred && !isMoved;
-        return Resizing.InBox(project, element with { StaysCentred = stays }, box, context);
+        return Resizing
+            .InBox(project, element with { StaysCentred = stays }, box, context)
+            .Then(placed =>
+                !IsLargeMeant && LargeFill.Asked(element, placed, context) is { } asked
+                    ? asked
+                    : (Result<Project>)placed
+            );
     }
 }

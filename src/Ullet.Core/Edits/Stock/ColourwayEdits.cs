@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -7,6 +8,9 @@ namespace Ullet.Core.Edits;
 public sealed record KeepColourway : Edit
 {
     public required string Name { get; init; }
+
+    /// <summary>Only the cloths and threads of these elements; null for all of the project.</summary>
+    public ImmutableArray<string>? ElementIds { get; init; }
 
     public override string Label(Project before) => $"Keep the colours as {Name}";
 
@@ -28,7 +32,19 @@ public sealed record KeepColourway : Edit
                 $"A project keeps {Colourway.Most} colourways; let one go before another is kept."
             );
         }
-        var kept = Colourway.Of(project, known?.Id ?? $"c{project.NextNumber}", name);
+        var elements = ElementIds is { } ids
+            ? Chosen.Find(project, ids, mayBeLocked: true)
+            : (Result<ImmutableArray<Element>>)project.Elements;
+        if (!elements.IsOk)
+        {
+            return elements.Refusal!;
+        }
+        var named = ElementIds is null
+            ? null
+            : elements
+                .Value.SelectMany(element => NamedIds.ClothsOf(element).Concat(NamedIds.ThreadsOf(element)))
+                .ToHashSet(StringComparer.Ordinal);
+        var kept = Colourway.Of(project, known?.Id ?? $"c{project.NextNumber}", name, named);
         return project with
         {
             Colourways = known is null ? project.Colourways.Add(kept) : project.Colourways.Replace(known, kept),

@@ -14,7 +14,13 @@ internal sealed record FillPiece(int First, double FirstX, int Last, double Last
 internal sealed class FillOrder
 {
     /// <summary>Up to so many parts all orders are tried.</summary>
-    private const int Few = 4;
+    private const int Few = 3;
+
+    /// <summary>Up to so many parts several beginnings are followed side by side.</summary>
+    private const int Several = 24;
+
+    /// <summary>So many beginnings.</summary>
+    private const int Beginnings = 6;
 
     /// <summary>From so many parts on the nearest is taken.</summary>
     private const int Many = 60;
@@ -25,16 +31,9 @@ internal sealed class FillOrder
     private readonly FillGraph _graph;
     private readonly IReadOnlyList<FillPiece> _pieces;
     private readonly (int Span, double X)? _exit;
-    private readonly bool[] _isSewn;
-    private readonly List<(int Piece, bool IsReversed)> _steps = [];
-    private List<(int Piece, bool IsReversed)> _best = [];
-    private double _least = double.MaxValue;
 
-    private FillOrder(FillGraph graph, IReadOnlyList<FillPiece> pieces, (int Span, double X)? exit)
-    {
+    private FillOrder(FillGraph graph, IReadOnlyList<FillPiece> pieces, (int Span, double X)? exit) =>
         (_graph, _pieces, _exit) = (graph, pieces, exit);
-        _isSewn = new bool[graph.Spans.Count];
-    }
 
     /// <summary>The parts in order, each with whether it is sewn from its end to its beginning.</summary>
     /// <param name="graph">The area's stretches.</param>
@@ -49,74 +48,95 @@ internal sealed class FillOrder
     )
     {
         var order = new FillOrder(graph, pieces, exit);
-        var left = Enumerable.Range(0, pieces.Count).ToHashSet();
-        if (pieces.Count <= Few)
+        if (pieces.Count > Many)
         {
-            order.Search(entry, left, 0);
-            return order._best;
+            return order.Nearest(entry);
         }
-        var at = entry;
+        var (kept, tried) =
+            pieces.Count <= Few ? (int.MaxValue, int.MaxValue)
+            : pieces.Count <= Several ? (Beginnings, Tried)
+            : (1, Tried);
+        return order.Followed(entry, kept, tried);
+    }
+
+    /// <summary>The cheapest order of those that are followed: from each beginning the parts that are cheap to come to and leave the
+    /// others reachable.</summary>
+    /// <param name="entry">Where the needle stands.</param>
+    /// <param name="kept">So many beginnings are followed.</param>
+    /// <param name="tried">From each, so many next parts are tried.</param>
+    private List<(int Piece, bool IsReversed)> Followed((int Span, double X) entry, int kept, int tried)
+    {
+        var none = new bool[_graph.Spans.Count];
+        List<Beginning> open =
+        [
+            new([], none, [.. Enumerable.Range(0, _pieces.Count)], 0, 0, WaysFrom(entry, none), entry),
+        ];
+        for (var depth = 0; depth < _pieces.Count; depth++)
+        {
+            Budget.Spend(open.Count);
+            open =
+            [
+                .. open.SelectMany(begun =>
+                        Steps(begun.Ways, begun.Left)
+                            .OrderBy(pair => pair.Cost)
+                            .Take(tried)
+                            .Select(pair => Begun(begun, pair.Step, pair.Cost))
+                    )
+                    .OrderBy(begun => begun.Score)
+                    .Take(kept),
+            ];
+        }
+        return open.MinBy(begun => begun.Cost + Away(begun.At))?.Steps ?? [];
+    }
+
+    private Beginning Begun(Beginning before, (int Piece, bool IsReversed) step, double way)
+    {
+        var piece = _pieces[step.Piece];
+        var isSewn = (bool[])before.IsSewn.Clone();
+        foreach (var span in piece.Spans)
+        {
+            isSewn[span] = true;
+        }
+        var at = step.IsReversed ? (piece.First, piece.FirstX) : (piece.Last, piece.LastX);
+        List<int> left = [.. before.Left.Where(other => other != step.Piece)];
+        var (cost, ways) = (before.Cost + way, left.Count == 0 ? before.Ways : WaysFrom(at, isSewn));
+        // The farthest of those that are left tells whether one was cut off: ways over thread count many times.
+        var (nearest, farthest) = (double.MaxValue, 0.0);
+        foreach (var other in left)
+        {
+            var cheapest = Cheapest(ways, other);
+            (nearest, farthest) = (Math.Min(nearest, cheapest), Math.Max(farthest, cheapest));
+        }
+        var score = cost + (left.Count == 0 ? Away(at) : nearest + farthest);
+        return new Beginning([.. before.Steps, step], isSewn, left, cost, score, ways, at);
+    }
+
+    private double Away((int Span, double X) at) => _exit is { } exit ? _graph.Distance(at, exit) : 0;
+
+    private FillWays WaysFrom((int Span, double X) at, bool[] isSewn) =>
+        _graph.Ways(at.Span, at.X, span => isSewn[span]);
+
+    private List<(int Piece, bool IsReversed)> Nearest((int Span, double X) entry)
+    {
+        var (at, isSewn) = (entry, new bool[_graph.Spans.Count]);
+        var left = Enumerable.Range(0, _pieces.Count).ToHashSet();
+        var steps = new List<(int Piece, bool IsReversed)>();
         while (left.Count > 0)
         {
-            var step = pieces.Count > Many ? order.Nearest(at, left) : order.Farsighted(at, left);
-            at = order.Take(step, left);
-        }
-        return order._steps;
-    }
-
-    private void Search((int Span, double X) at, HashSet<int> left, double cost)
-    {
-        Budget.Spend();
-        if (cost >= _least)
-        {
-            return;
-        }
-        if (left.Count == 0)
-        {
-            var away = _exit is { } exit ? _graph.Distance(at, exit) : 0;
-            if (cost + away < _least)
+            Budget.Spend(left.Count);
+            var ends = left.SelectMany(piece => (int[])[_pieces[piece].First, _pieces[piece].Last]).ToHashSet();
+            var ways = _graph.Ways(at.Span, at.X, span => isSewn[span], ends.Contains);
+            var step = Steps(ways, left).MinBy(pair => pair.Cost).Step;
+            var piece = _pieces[step.Piece];
+            foreach (var span in piece.Spans)
             {
-                (_least, _best) = (cost + away, [.. _steps]);
+                isSewn[span] = true;
             }
-            return;
+            left.Remove(step.Piece);
+            steps.Add(step);
+            at = step.IsReversed ? (piece.First, piece.FirstX) : (piece.Last, piece.LastX);
         }
-        var ways = _graph.Ways(at.Span, at.X, span => _isSewn[span]);
-        foreach (var (step, way) in Steps(ways, left).OrderBy(pair => pair.Cost).ToList())
-        {
-            var next = Take(step, left);
-            Search(next, left, cost + way);
-            Back(step, left);
-        }
-    }
-
-    /// <summary>The part that is cheap to come to and leaves the others reachable.</summary>
-    private (int Piece, bool IsReversed) Farsighted((int Span, double X) at, HashSet<int> left)
-    {
-        var ways = _graph.Ways(at.Span, at.X, span => _isSewn[span]);
-        var (best, least) = (default((int, bool)), double.MaxValue);
-        foreach (var (step, way) in Steps(ways, left).OrderBy(pair => pair.Cost).Take(Tried).ToList())
-        {
-            var next = Take(step, left);
-            var after = _graph.Ways(next.Span, next.X, span => _isSewn[span]);
-            // The farthest of those that are left tells whether one was cut off: ways over thread count many times.
-            var score =
-                way
-                + left.Select(piece => Cheapest(after, piece)).DefaultIfEmpty(0).Min()
-                + left.Select(piece => Cheapest(after, piece)).DefaultIfEmpty(0).Max();
-            Back(step, left);
-            if (score < least)
-            {
-                (best, least) = (step, score);
-            }
-        }
-        return best;
-    }
-
-    private (int Piece, bool IsReversed) Nearest((int Span, double X) at, HashSet<int> left)
-    {
-        var ends = left.SelectMany(piece => (int[])[_pieces[piece].First, _pieces[piece].Last]).ToHashSet();
-        var ways = _graph.Ways(at.Span, at.X, span => _isSewn[span], ends.Contains);
-        return Steps(ways, left).MinBy(pair => pair.Cost).Step;
+        return steps;
     }
 
     private double Cheapest(FillWays ways, int piece) =>
@@ -125,7 +145,7 @@ internal sealed class FillOrder
             ways.To(_pieces[piece].Last, _pieces[piece].LastX)
         );
 
-    private IEnumerable<((int Piece, bool IsReversed) Step, double Cost)> Steps(FillWays ways, HashSet<int> left)
+    private IEnumerable<((int Piece, bool IsReversed) Step, double Cost)> Steps(FillWays ways, IEnumerable<int> left)
     {
         foreach (var i in left)
         {
@@ -138,26 +158,21 @@ internal sealed class FillOrder
         }
     }
 
-    /// <summary>Sews a part; where the needle stands then.</summary>
-    private (int Span, double X) Take((int Piece, bool IsReversed) step, HashSet<int> left)
-    {
-        var piece = _pieces[step.Piece];
-        left.Remove(step.Piece);
-        _steps.Add(step);
-        foreach (var span in piece.Spans)
-        {
-            _isSewn[span] = true;
-        }
-        return step.IsReversed ? (piece.First, piece.FirstX) : (piece.Last, piece.LastX);
-    }
-
-    private void Back((int Piece, bool IsReversed) step, HashSet<int> left)
-    {
-        left.Add(step.Piece);
-        _steps.RemoveAt(_steps.Count - 1);
-        foreach (var span in _pieces[step.Piece].Spans)
-        {
-            _isSewn[span] = false;
-        }
-    }
+    /// <summary>Some parts in order, and where that leads.</summary>
+    /// <param name="Steps">The parts.</param>
+    /// <param name="IsSewn">The stretches under thread.</param>
+    /// <param name="Left">The parts that are left.</param>
+    /// <param name="Cost">What its ways cost.</param>
+    /// <param name="Score">What the whole may cost.</param>
+    /// <param name="Ways">The ways from where the needle stands.</param>
+    /// <param name="At">Where it stands.</param>
+    private sealed record Beginning(
+        List<(int Piece, bool IsReversed)> Steps,
+        bool[] IsSewn,
+        List<int> Left,
+        double Cost,
+        double Score,
+        FillWays Ways,
+        (int Span, double X) At
+    );
 }

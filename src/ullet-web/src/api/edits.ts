@@ -87,7 +87,9 @@ function makeOf(wish: Wish, scene: Scene): Edit {
 
 /** The same, and a very large fill is meant. */
 function largeMeant(one: Edit): Edit {
-  return one.edit === "setFilled" || one.edit === "setMaking" ? { ...one, isLargeMeant: true } : one;
+  return one.edit === "setFilled" || one.edit === "setMaking" || one.edit === "placeElement"
+    ? { ...one, isLargeMeant: true }
+    : one;
 }
 
 /** Changes of one project: each resolves to false when it could not be made, after a sentence said why. */

@@ -4,6 +4,8 @@ import type { Element } from "../../../api/elements";
 import { Button } from "../../../parts/Button";
 import { Section } from "../../../parts/Section";
 import { useView } from "../../../state/view";
+import { Colourways } from "../stuff/Colourways";
+import { KeepSketch } from "../sketches/KeepSketch";
 import { SketchWays } from "../sketches/SketchWays";
 import { ArrangeFields } from "./ArrangeFields";
 import { CombineFields } from "./CombineFields";
@@ -23,13 +25,19 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
   return (
     <div>
       <h2 className="px-4 pt-3 pb-2 font-head text-[17px] font-semibold">{chosen.length} elements</h2>
-      <SketchWays projectId={projectId} chosen={chosen} />
+      <Section title="Drawing">
+        <SketchWays projectId={projectId} chosen={chosen} />
+        <KeepSketch projectId={projectId} chosen={chosen} />
+      </Section>
       <Section title="Combine">
         <CombineFields projectId={projectId} chosen={chosen} />
       </Section>
       <Section title="Arrange">
         <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
         <StateButtons projectId={projectId} scene={scene} chosen={chosen} />
+      </Section>
+      <Section title="Colourways" startsOpen={false}>
+        <Colourways projectId={projectId} scene={scene} elementIds={chosen.map((element) => element.id)} />
       </Section>
       <Section title="Selected" brief={chosen.map((element) => element.name).join(", ")}>
         <ul className="max-h-[210px] divide-y divide-line overflow-y-auto rounded-card border border-line">

@@ -1,11 +1,15 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { Trash2 } from "lucide-react";
 import { useState } from "react";
-import type { Scene, SketchWay } from "../../../api/client";
+import { answered, api, Refused, type Scene, type Sketch, type SketchWay } from "../../../api/client";
 import { useEdits } from "../../../api/edits";
 import { useSketches, useSketchFit } from "../../../api/queries";
+import { Button } from "../../../parts/Button";
 import { FormPanel } from "../../../parts/FormPanel";
 import { LengthField } from "../../../parts/fields/LengthField";
 import { PlainField } from "../../../parts/fields/PlainField";
 import { Segments } from "../../../parts/fields/Segments";
+import { say } from "../../../state/messages";
 import { shown } from "../../../state/lengths";
 import { SketchPicture, SketchRows } from "./SketchPicture";
 import { WAYS } from "./ways";
@@ -21,6 +25,7 @@ const USUAL_SIZE = 60;
 /** The shelf of small drawings: one is chosen by its picture, and set on the wall in cloth, in thread or in line. */
 export function SketchPanel({ projectId, scene, onClose }: Props) {
   const edits = useEdits(projectId);
+  const queries = useQueryClient();
   const [search, setSearch] = useState("");
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [way, setWay] = useState<SketchWay>("cloth");
@@ -32,6 +37,17 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
 
   const add = async () => {
     if (chosen && (await edits.add({ edit: "addSketch", sketchId: chosen.id, way, size }))) onClose();
+  };
+
+  const remove = async (gone: Sketch) => {
+    try {
+      await answered(api.DELETE("/api/sketches/{sketchId}", { params: { path: { sketchId: gone.id } } }));
+      setChosenId(null);
+      await queries.invalidateQueries({ queryKey: ["sketches"] });
+      say(`${gone.name} is off the shelf; where it was set it stays.`);
+    } catch (wrong) {
+      say(wrong instanceof Refused ? wrong.message : "That could not be done.", "trouble");
+    }
   };
 
   return (
@@ -68,7 +84,10 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
                   className="flex h-full w-full flex-col items-center rounded-card border border-transparent bg-white p-1.5 hover:border-line aria-pressed:border-indigo aria-pressed:bg-indigo-pale"
                 >
                   <SketchPicture sketch={sketch} way={way} className="h-[78px] w-[78px]" />
-                  <span className="text-center text-[13px] leading-tight">{sketch.name}</span>
+                  <span className="w-full text-center text-[13px] leading-tight break-words">
+                    {sketch.name}
+                  </span>
+                  {sketch.isOwn ? <span className="text-[12px] text-muted">your own</span> : null}
                 </button>
               </li>
             ))}
@@ -80,7 +99,7 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
         <div className="flex min-h-0 flex-col gap-3 overflow-y-auto pr-1">
           {chosen ? (
             <>
-              <h3 className="font-head text-[17px] font-semibold">{chosen.name}</h3>
+              <h3 className="font-head text-[17px] font-semibold break-words">{chosen.name}</h3>
               <div className="rounded-card border border-line bg-chalk p-3">
                 <SketchPicture sketch={chosen} way={way} className="mx-auto h-[200px] w-[200px]" />
               </div>
@@ -99,6 +118,12 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
                   </div>
                 ))}
               </dl>
+              {chosen.isOwn ? (
+                <Button look="trouble" onClick={() => void remove(chosen)}>
+                  <Trash2 size={16} aria-hidden />
+                  Take it off the shelf
+                </Button>
+              ) : null}
             </>
           ) : null}
         </div>

@@ -1,7 +1,6 @@
 import { useEdits } from "../../../api/edits";
 import type { Element } from "../../../api/elements";
 import { Segments } from "../../../parts/fields/Segments";
-import { Section } from "../../../parts/Section";
 import { WAYS } from "./ways";
 
 interface Props {
@@ -17,7 +16,7 @@ export function SketchWays({ projectId, chosen }: Props) {
   const ways = new Set(parts.flatMap((element) => element.sketchWay ?? []));
   const [way] = ways;
   return (
-    <Section title="Drawing">
+    <div>
       <Segments
         label="The drawing is set"
         value={ways.size === 1 && way ? way : null}
@@ -29,6 +28,6 @@ export function SketchWays({ projectId, chosen }: Props) {
       <p className="mt-1 text-[13px] text-muted">
         Bodies change, details stay thread. What was set for a way comes back with it.
       </p>
-    </Section>
+    </div>
   );
 }

@@ -9,14 +9,16 @@ import { IconButton } from "../../../parts/IconButton";
 interface Props {
   projectId: string;
   scene: Scene;
+  /** Keeps only the cloths and threads of these; of the whole project without. */
+  elementIds?: string[];
 }
 
 /** Colours of cloths and threads kept under names: seen side by side as small pictures, and chosen by one press. */
-export function Colourways({ projectId, scene }: Props) {
+export function Colourways({ projectId, scene, elementIds }: Props) {
   const edits = useEdits(projectId);
   const [name, setName] = useState("");
   const keep = async () => {
-    if (name.trim() && (await edits.edit({ edit: "keepColourway", name }))) setName("");
+    if (name.trim() && (await edits.edit({ edit: "keepColourway", name, elementIds }))) setName("");
   };
   return (
     <>
