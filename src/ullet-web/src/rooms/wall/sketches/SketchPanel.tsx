@@ -52,7 +52,7 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
 
   return (
     <FormPanel
-      title="Drawings of our own"
+      title="Small drawings"
       size="large"
       action="Put on the wall"
       disabled={!chosen || !fit?.isFit}
@@ -84,7 +84,7 @@ export function SketchPanel({ projectId, scene, onClose }: Props) {
                   className="flex h-full w-full flex-col items-center rounded-card border border-transparent bg-white p-1.5 hover:border-line aria-pressed:border-indigo aria-pressed:bg-indigo-pale"
                 >
                   <SketchPicture sketch={sketch} way={way} className="h-[78px] w-[78px]" />
-                  <span className="w-full text-center text-[13px] leading-tight break-words">
+                  <span className="line-clamp-2 w-full text-center text-[13px] leading-tight break-words">
                     {sketch.name}
                   </span>
                   {sketch.isOwn ? <span className="text-[12px] text-muted">your own</span> : null}
