@@ -24,6 +24,7 @@ internal static class FilmHands
             [new LayerLaid(LayerOf(element), film.Name, film, FaceUp: true, area.Area())]
         )
         {
+            Tape = [new Taped(LayerOf(element), TapePlace.Corners)],
             Check = "Is it flat, without a crease under the needle?",
         };
     }

@@ -68,6 +68,7 @@ internal static class Laying
             )
             {
                 UsesHeat = part.Element.Holding == Holding.Fused,
+                Tape = part.Element.Holding == Holding.Taped ? [new Taped(part.LayerId, TapePlace.Corners)] : [],
             }
         );
     }
@@ -96,6 +97,7 @@ internal static class Laying
             )
             {
                 UsesHeat = part.Element.Holding == Holding.Fused,
+                Tape = part.Element.Holding == Holding.Taped ? [new Taped(part.LayerId, TapePlace.Sides)] : [],
             }
         );
     }

@@ -61,6 +61,9 @@ public sealed class SetBehind : IAppliqueMethod
                         },
                     ]
                 )
+                {
+                    Tape = [new Taped(part.LayerId, TapePlace.Sides)],
+                }
             ),
             new StageAct(StageId.TackDown),
             new HandAct(

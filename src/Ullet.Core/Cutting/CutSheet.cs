@@ -68,6 +68,27 @@ public sealed record CutSheet(
     /// <summary>The box that all shapes take on the mat, mm.</summary>
     public Box Bounds() => Shapes.Aggregate(Box.Empty, (box, placed) => box.Union(placed.Outline.Bounds()));
 
+    /// <summary>The frame round all shapes that makes weeding easy, mm on the mat: as far out as the mat has room; null without one.</summary>
+    public Box? WeedingBox
+    {
+        get
+        {
+            var box = Bounds().Grown(WeedingRoom);
+            var usable = Setup.Usable;
+            return !Setup.Cut.Marks.WeedingBox || Shapes.IsEmpty
+                ? null
+                : new Box(
+                    Math.Min(Math.Max(box.MinX, usable.MinX), box.MinX + WeedingRoom),
+                    Math.Min(Math.Max(box.MinY, usable.MinY), box.MinY + WeedingRoom),
+                    Math.Max(Math.Min(box.MaxX, usable.MaxX), box.MaxX - WeedingRoom),
+                    Math.Max(Math.Min(box.MaxY, usable.MaxY), box.MaxY - WeedingRoom)
+                );
+        }
+    }
+
+    /// <summary>It lies so far outside the shapes, mm.</summary>
+    private const double WeedingRoom = 6;
+
     /// <summary>The two shapes of a meeting, by name.</summary>
     public string NamesOf(Meeting meeting)
     {

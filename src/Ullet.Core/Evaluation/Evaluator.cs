@@ -89,11 +89,9 @@ public sealed class Evaluator
         var pieces = project.Elements.SelectMany(element => work[element.Id].Pieces).ToImmutableArray();
         var (runSheet, otherStops) = Planner.PlanWithOther(project, work, Search);
         var sewing = new Sewing(_cache, project, cancellation);
-        var hoopings = DerivedHoopings
-            .Of(project, work)
-            .Prepend(new HoopingSheet(project.Hooping, runSheet))
-            .Select(sewing.Of)
-            .ToImmutableArray();
+        var hoopings = StateCode.Marked([
+            .. DerivedHoopings.Of(project, work).Prepend(new HoopingSheet(project.Hooping, runSheet)).Select(sewing.Of),
+        ]);
         var first = hoopings[0];
         var cuts = Cuts(project, plan, pieces, cancellation);
         var sheets = SheetPlanner.Plan(project, PieceMarks.Marked(cuts, project.Cut));

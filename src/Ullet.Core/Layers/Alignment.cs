@@ -11,6 +11,9 @@ public sealed record Alignment(StepKey? Line, string? LayerId = null, double Dis
     /// <summary>True where it is the edge of what is laid that lies so far from it.</summary>
     public bool IsEdge { get; init; }
 
+    /// <summary>True where the edge held against it is pressed under, so that no raw edge is seen.</summary>
+    public bool IsPressed { get; init; }
+
     /// <summary>So much of it must be seen, a share: marks at its ends are enough for some.</summary>
     public double LeastSeen { get; init; } = 0.5;
 }

@@ -26,6 +26,9 @@ public sealed record HandWork(
     /// <summary>What hands hold something against.</summary>
     public ImmutableArray<Alignment> AlignsTo { get; init; } = [];
 
+    /// <summary>Tape that is put on, away from what the needle sews while it is there.</summary>
+    public ImmutableArray<Taped> Tape { get; init; } = [];
+
     /// <summary>True where an iron is used: the hoop comes off the machine for it.</summary>
     public bool UsesHeat { get; init; }
 

@@ -63,14 +63,34 @@ internal static class PatternHands
     ) => Hands(kind, name, text, warning, hoopOff: true, role: ActRole.Finish, changes: changes);
 
     /// <summary>The same, held against the line that a part sews.</summary>
-    internal static HandsAct AlignedTo(this HandsAct act, PatternPart part, double leastSeen = 0.5) =>
+    internal static HandsAct AlignedTo(
+        this HandsAct act,
+        PatternPart part,
+        double leastSeen = 0.5,
+        bool isPressed = false
+    ) =>
         act with
         {
             Work = act.Work with
             {
-                AlignsTo = act.Work.AlignsTo.Add(new Alignment(part.Line) { LeastSeen = leastSeen }),
+                AlignsTo = act.Work.AlignsTo.Add(
+                    new Alignment(part.Line) { LeastSeen = leastSeen, IsPressed = isPressed }
+                ),
             },
         };
+
+    /// <summary>The same, a layer held with tape.</summary>
+    internal static HandsAct TapedAt(this HandsAct act, string layerId, TapePlace place) =>
+        act with
+        {
+            Work = act.Work with { Tape = act.Work.Tape.Add(new Taped(layerId, place)) },
+        };
+
+    /// <summary>The same, a layer held as a sentence of it says: with tape where the sentence asks for tape.</summary>
+    internal static HandsAct HeldAs(this HandsAct act, string sentence, string layerId) =>
+        sentence.StartsWith("Tape its corners", StringComparison.Ordinal)
+            ? act.TapedAt(layerId, TapePlace.Corners)
+            : act;
 
     internal static LayerLaid Laid(
         string layer,

@@ -155,6 +155,7 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
         /// <summary>True where hands work on the back: they lay something there, or cut what is seen from there only.</summary>
         private bool IsOnBack(ProgramHands hands, ImmutableArray<PresentLayer> before) =>
             hands.Kind == HandKind.LayBehind
+            || (hands.Kind != HandKind.HoopUp && hands.Changes.OfType<LayerLaid>().Any(laid => laid.IsBeneath))
             || (
                 hands.HoopOff
                 && hands.Changes.OfType<LayerOpened>().FirstOrDefault() is { } opened

@@ -18,6 +18,9 @@ public sealed record StitchProgram(
     /// <summary>What was found to stop an export that was made all the same, a sentence each.</summary>
     public ImmutableArray<string> Cautions { get; init; } = [];
 
+    /// <summary>The short code of the state that it is made from, as booklet and card bear it; empty for a program read from a file.</summary>
+    public string Code { get; init; } = "";
+
     /// <summary>About how many bytes it takes in memory.</summary>
     public long Bytes =>
         Steps.Sum(step =>

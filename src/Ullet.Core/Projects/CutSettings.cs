@@ -138,6 +138,9 @@ public enum CutRole
 /// <param name="Seams">Seam and fold lines of a pattern's layers.</param>
 public sealed record CutMarks(bool Labels = false, bool Centres = false, bool Matches = false, bool Seams = false)
 {
+    /// <summary>True for a frame that is cut round all shapes of a sheet, so that what is not needed comes off in one piece.</summary>
+    public bool WeedingBox { get; init; }
+
     /// <summary>Everything, as on a page for scissors.</summary>
     public static readonly CutMarks All = new(true, true, true, true);
 }

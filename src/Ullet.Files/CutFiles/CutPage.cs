@@ -34,7 +34,8 @@ public sealed record CutPage(
             sheet.Setup.MirrorReason,
             Math.Max(sheet.MatWidth, box.MaxX + sheet.Setup.Mat.Margin),
             Math.Max(sheet.MatHeight, box.MaxY + sheet.Setup.Mat.Margin),
-            [.. sheet.Shapes.SelectMany(PathsOf)]
+            // The frame is cut last: until then it holds everything.
+            [.. sheet.Shapes.SelectMany(PathsOf), .. FrameOf(sheet)]
         ).Moved(Math.Max(0, -box.MinX), Math.Max(0, -box.MinY));
     }
 
@@ -75,6 +76,20 @@ public sealed record CutPage(
 
     /// <summary>The box of all lines, mm.</summary>
     internal Box Bounds() => Paths.Aggregate(Box.Empty, (box, path) => box.Union(path.Bounds()));
+
+    private static IEnumerable<CutPath> FrameOf(CutSheet sheet)
+    {
+        if (sheet.WeedingBox is { } box)
+        {
+            var corners = box.Corners();
+            yield return new CutPath(
+                CutRole.Cut,
+                "weeding box",
+                [.. corners.Select((corner, i) => Curve.Line(corner, corners[(i + 1) % corners.Length]))],
+                true
+            );
+        }
+    }
 
     private static IEnumerable<CutPath> PathsOf(PlacedShape placed)
     {

@@ -15,6 +15,10 @@ public static class StitchListWriter
     {
         var text = new StringBuilder();
         text.Append(StitchListFormat.Magic).Append(' ').Append(StitchListFormat.Version).Append('\n');
+        if (program.Code.Length > 0)
+        {
+            text.Append("# state ").Append(program.Code).Append('\n');
+        }
         Line(text, "title", Quoted(program.Title));
         Line(text, "hooping", Quoted(program.HoopingName));
         Line(text, "units", "mm");

@@ -63,6 +63,9 @@ public sealed record RehearsedStep(
     RehearsedSight Sight
 )
 {
+    /// <summary>The step's key as the file tells it; empty where it tells none.</summary>
+    public string Key { get; init; } = "";
+
     /// <summary>The step and those after it that ask hands for the same; null for one that stands alone, or follows its like.</summary>
     public RehearsedGroup? Group { get; init; }
 }
@@ -131,9 +134,13 @@ public static class StandInMachine
             steps.Add(
                 file.Steps[i] switch
                 {
-                    ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres, sight),
+                    ProgramStitches sewn => Sew(i + 1, sewn, seconds[i], metres, sight) with
+                    {
+                        Key = sewn.Key.ToString(),
+                    },
                     ProgramHands hands => Wait(i + 1, hands, seconds[i], layers.Next(hands), sight) with
                     {
+                        Key = hands.Key.ToString(),
                         Group = groups.GetValueOrDefault(i),
                     },
                     _ => throw new InvalidOperationException("Unknown kind of step."),

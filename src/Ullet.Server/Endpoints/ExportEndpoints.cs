@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Pipeline;
+using Ullet.Files.Booklets;
 using Ullet.Files.CutFiles;
 using Ullet.Files.Instructions;
 using Ullet.Files.Pictures;
@@ -85,6 +86,7 @@ internal static class ExportEndpoints
             cancellation
         );
 
+    /// <summary>The booklet at the address that instructions had before there was one.</summary>
     private static Task<Results<FileContentHttpResult, ProblemHttpResult>> Instructions(
         string id,
         HeadFiles headFiles,
@@ -96,9 +98,9 @@ internal static class ExportEndpoints
             evaluated => Released(evaluated, despite),
             (evaluated, assets) =>
                 (
-                    InstructionSheet.Pdf(evaluated, AssetStore.PicturesOf(assets)),
+                    BookletPdf.Of(evaluated, BookletPaper.A4, BookletType.Large, AssetStore.PicturesOf(assets)),
                     "application/pdf",
-                    FileNames.Instructions(evaluated)
+                    FileNames.Booklet(evaluated)
                 ),
             cancellation
         );
@@ -132,7 +134,7 @@ internal static class ExportEndpoints
     }
 
     /// <summary>What may be handed over: without a finding that stops it, or despite it, and then the files say so.</summary>
-    private static Result<Evaluated> Released(Evaluated evaluated, bool despite)
+    internal static Result<Evaluated> Released(Evaluated evaluated, bool despite)
     {
         var stops = evaluated.Findings.Where(finding => finding.Level == FindingLevel.Stop).ToList();
         if (stops.Count == 0)
@@ -186,7 +188,11 @@ internal static class ExportEndpoints
                 Add(zip, "cut/" + FileNames.Scissors(evaluated), pages.Value);
                 Add(zip, "cut/" + FileNames.SizeCard(evaluated), SizeCardSheet.Pdf(evaluated));
             }
-            Add(zip, FileNames.Instructions(evaluated), InstructionSheet.Pdf(evaluated, photos));
+            Add(
+                zip,
+                FileNames.Booklet(evaluated),
+                BookletPdf.Of(evaluated, BookletPaper.A4, BookletType.Large, photos)
+            );
             Add(zip, FileNames.Picture(evaluated), ProjectPicture.Png(evaluated, LargePicture, photos: photos));
             Add(zip, FileNames.Project(evaluated), ProjectFile.Export(evaluated.Project, assets));
         }

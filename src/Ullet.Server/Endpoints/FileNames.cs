@@ -10,13 +10,14 @@ internal static class FileNames
 {
     /// <param name="evaluated">The project.</param>
     /// <param name="hooping">The name of a hooping besides the project's own, or null.</param>
-    /// <summary>The stitch file of a hooping; the first one's bears the project's name alone.</summary>
+    /// <summary>The stitch file of a hooping, with the code of the state that it is made from; the first one's bears the project's name
+    /// alone.</summary>
     internal static string StitchFile(Evaluated evaluated, HoopingOutput hooping, string ending) =>
-        $"{Stem(evaluated)}{(hooping.Id == evaluated.Hoopings[0].Id ? "" : " " + Slug(hooping.Name))}.{ending}";
+        $"{Stem(evaluated)}{(hooping.Id == evaluated.Hoopings[0].Id ? "" : " " + Slug(hooping.Name))} {hooping.Program.Code}.{ending}";
 
     internal static string Project(Evaluated evaluated) => Slug(evaluated.Project.Title) + ".ullet";
 
-    internal static string Instructions(Evaluated evaluated) => Stem(evaluated) + " instructions.pdf";
+    internal static string Booklet(Evaluated evaluated) => $"{Stem(evaluated)} {evaluated.Program.Code} booklet.pdf";
 
     internal static string Picture(Evaluated evaluated) => Stem(evaluated) + ".png";
 

@@ -12,6 +12,9 @@ public sealed record ServerOptions(int Port, string DataFolder, string? WebFolde
 {
     public const int UsualPort = 5190;
 
+    /// <summary>The first port that is tried when a card is shown on a phone.</summary>
+    public int PhonePort { get; init; } = UsualPort + 1;
+
     /// <summary>Reads --port, --data, --web, --demo; the data folder falls back to ULLET_DATA, then to the user's own.</summary>
     /// <exception cref="StartException">When one of them is no value that it can have.</exception>
     public static ServerOptions From(IConfiguration configuration)
@@ -34,11 +37,14 @@ public sealed record ServerOptions(int Port, string DataFolder, string? WebFolde
             Path.GetFullPath(data),
             configuration["web"],
             configuration["demo"] is "true" or "True"
-        );
+        )
+        {
+            PhonePort = configuration["phone-port"] is { } phone ? PortOf(phone, "--phone-port") : UsualPort + 1,
+        };
     }
 
-    private static int PortOf(string? text) =>
+    private static int PortOf(string? text, string option = "--port") =>
         text is null ? UsualPort
         : int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port <= 65535 ? port
-        : throw new StartException($"--port needs a number from 0 to 65535; \"{text}\" is none.");
+        : throw new StartException($"{option} needs a number from 0 to 65535; \"{text}\" is none.");
 }

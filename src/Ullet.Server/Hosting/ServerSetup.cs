@@ -11,6 +11,7 @@ using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Files.Fonts;
+using Ullet.Server.Cards;
 using Ullet.Server.Data;
 using Ullet.Server.Demo;
 using Ullet.Server.Documents;
@@ -90,6 +91,7 @@ internal static class ServerSetup
             (given, db) =>
                 db.UseSqlite(DatabaseStart.ConnectionString(given.GetRequiredService<ServerOptions>().DataFolder))
         );
+        services.AddSingleton<PhoneDoor>();
         services.AddSingleton<OwnSketchShelf>();
         services.AddScoped<AssetStore>();
         services.AddScoped<AssetSweep>();
@@ -136,6 +138,9 @@ internal static class ServerSetup
         PatternEndpoints.Map(app);
         SketchEndpoints.Map(app);
         PictureEndpoints.Map(app);
+        MomentEndpoints.Map(app);
+        BookletEndpoints.Map(app);
+        CardEndpoints.Map(app);
         EditEndpoints.Map(app);
         SceneEndpoints.Map(app);
         ExportEndpoints.Map(app);

@@ -102,6 +102,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
         )
         {
             Source = evaluated,
+            Code = program.Code,
         };
     }
 

@@ -38,6 +38,9 @@ public sealed record SceneDto(
     ImmutableArray<ColourwayDto> Colourways
 )
 {
+    /// <summary>The short code of the state, as stitch files, booklet and card bear it.</summary>
+    public string Code { get; init; } = "";
+
     /// <summary>What it is drawn from; null where that is not known.</summary>
     [JsonIgnore]
     internal Evaluated? Source { get; init; }

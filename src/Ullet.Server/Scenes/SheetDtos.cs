@@ -67,7 +67,11 @@ public sealed record SheetDto(
     ImmutableArray<string> Meetings,
     SizeCardDto Size,
     ImmutableArray<SheetShapeDto> Shapes
-);
+)
+{
+    /// <summary>The frame that is cut round all of them, on the mat; null for none.</summary>
+    public SizeDto? WeedingBox { get; init; }
+}
 
 /// <summary>A shape on a mat.</summary>
 /// <param name="Key">Names it in edits.</param>
@@ -152,7 +156,10 @@ internal static class SheetDtos
             [.. sheet.Meetings.Select(pair => Capital($"{sheet.NamesOf(pair)} overlap or nearly touch."))],
             Size(SizeReading.Of(sheet.Bounds())),
             [.. sheet.Shapes.Select((placed, i) => Shape(placed, met.Contains(i)))]
-        );
+        )
+        {
+            WeedingBox = sheet.WeedingBox is { } frame ? SceneBuilder.Size(frame) : null,
+        };
     }
 
     private static ClothCutDto Cloth(CutSheet sheet)

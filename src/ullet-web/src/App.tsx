@@ -1,4 +1,5 @@
 import { Navigate, Route, Routes } from "react-router";
+import { WideRoom } from "./frame/WideRoom";
 import { ProjectFrame } from "./frame/ProjectFrame";
 import { MessageBar } from "./parts/MessageBar";
 import { WorkBar } from "./parts/WorkBar";
@@ -18,10 +19,38 @@ export function App() {
         <Route path="/" element={<Shelf />} />
         <Route path="/p/:id" element={<ProjectFrame />}>
           <Route index element={<Navigate to="wall" replace />} />
-          <Route path="wall" element={<WallRoom />} />
-          <Route path="run-sheet" element={<RunSheetRoom />} />
-          <Route path="cutting" element={<CuttingTable />} />
-          <Route path="cutting/dry-run" element={<CutterRoom />} />
+          <Route
+            path="wall"
+            element={
+              <WideRoom name="The wall">
+                <WallRoom />
+              </WideRoom>
+            }
+          />
+          <Route
+            path="run-sheet"
+            element={
+              <WideRoom name="The run sheet">
+                <RunSheetRoom />
+              </WideRoom>
+            }
+          />
+          <Route
+            path="cutting"
+            element={
+              <WideRoom name="The cutting table">
+                <CuttingTable />
+              </WideRoom>
+            }
+          />
+          <Route
+            path="cutting/dry-run"
+            element={
+              <WideRoom name="The dry run">
+                <CutterRoom />
+              </WideRoom>
+            }
+          />
           <Route path="rehearsal" element={<RehearsalRoom />} />
           <Route path="packet" element={<PacketRoom />} />
         </Route>

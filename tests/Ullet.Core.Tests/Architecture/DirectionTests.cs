@@ -29,6 +29,8 @@ public sealed partial class DirectionTests
         "Timing",
         "Findings",
         "Evaluation",
+        "Moments",
+        "Booklets",
         "Edits",
     ];
 

@@ -18,14 +18,15 @@ internal static class HarvestPatchSteps
         yield return HoopUpStabiliser(stuff, laid, Stabiliser(work.Hold), hold: work.Hold);
         yield return new SewAct(HarvestPatchParts.Patch.Step(StageId.Placement));
         yield return Hands(
-            HandKind.Lay,
-            HarvestPatchHands.LayPatch,
-            $"{work.Hold.Before(ground)}Lay {ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
-                + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. {work.Hold.OnStabiliser}",
-            null,
-            "It covers every line by a finger's width.",
-            changes: [Laid("p-patch", one ? "Patch" : "Patches", ground, true, laid)]
-        );
+                HandKind.Lay,
+                HarvestPatchHands.LayPatch,
+                $"{work.Hold.Before(ground)}Lay {ground.Name} face up over the placement {(one ? "line" : "lines")}; one piece of at least "
+                    + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. {work.Hold.OnStabiliser}",
+                null,
+                "It covers every line by a finger's width.",
+                changes: [Laid("p-patch", one ? "Patch" : "Patches", ground, true, laid)]
+            )
+            .HeldAs(work.Hold.OnStabiliser, "p-patch");
         if (work.Hold == PatternHold.Baste)
         {
             yield return new SewAct(HarvestPatchParts.Basting.Step(StageId.Basting));
@@ -38,16 +39,17 @@ internal static class HarvestPatchSteps
         if (isBacked)
         {
             yield return Hands(
-                HandKind.LayBehind,
-                HarvestPatchHands.LayBacking,
-                $"Take the hoop off, turn it over, and lay {backing.Name} face down over the back; one piece of at least "
-                    + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. Tape its corners and turn the hoop back.",
-                null,
-                "It covers the stitching on the back by a finger's width all round, and lies within the hoop's inner ring.",
-                hoopOff: true,
-                role: ActRole.LayClosing,
-                changes: [Laid("p-backing", "Backing", backing, true, laid, beneath: true)]
-            );
+                    HandKind.LayBehind,
+                    HarvestPatchHands.LayBacking,
+                    $"Take the hoop off, turn it over, and lay {backing.Name} face down over the back; one piece of at least "
+                        + $"{LengthText.AtLeast(laid.Width, laid.Height)} covers {what}. Tape its corners and turn the hoop back.",
+                    null,
+                    "It covers the stitching on the back by a finger's width all round, and lies within the hoop's inner ring.",
+                    hoopOff: true,
+                    role: ActRole.LayClosing,
+                    changes: [Laid("p-backing", "Backing", backing, true, laid, beneath: true)]
+                )
+                .TapedAt("p-backing", TapePlace.Corners);
             yield return SewAct.Line(HarvestPatchParts.BackingTack);
         }
         yield return Trim(ground, backing, work, isBacked);

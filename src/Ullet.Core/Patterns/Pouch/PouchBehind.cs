@@ -21,12 +21,13 @@ internal static class PouchBehind
         }
         yield return OpenZip(pouch);
         yield return Hands(
-            HandKind.Tape,
-            ZipPouchHands.JoinEnds,
-            "Bring both halves of the tape together at the open end on the right, teeth against teeth, and tape them there, outside the lines.",
-            null,
-            "The halves meet; the zip does not gape at its end."
-        ) with
+                HandKind.Tape,
+                ZipPouchHands.JoinEnds,
+                "Bring both halves of the tape together at the open end on the right, teeth against teeth, and tape them there, outside the lines.",
+                null,
+                "The halves meet; the zip does not gape at its end."
+            )
+            .TapedAt("p-zip", TapePlace.Right) with
         {
             Subject = "Zip",
         };
@@ -53,8 +54,10 @@ internal static class PouchBehind
                     Laid("p-lining-top", "Upper lining", lining, false, pouch.UpperLining, true, LayerRole.Lining),
                 ]
             )
-            .AlignedTo(ZipPouchParts.FrontSeam)
-            .AlignedTo(ZipPouchParts.TopSeam) with
+            .AlignedTo(ZipPouchParts.FrontSeam, isPressed: true)
+            .AlignedTo(ZipPouchParts.TopSeam, isPressed: true)
+            .TapedAt("p-lining", TapePlace.Sides)
+            .TapedAt("p-lining-top", TapePlace.Sides) with
         {
             Subject = "Linings",
         };
@@ -104,5 +107,6 @@ internal static class PouchBehind
                 "It lies at a right angle to the edge, and its fold lies inside.",
                 changes: [Laid("p-loop", "Ribbon loop", ribbon, true, loop.Area)]
             )
-            .AlignedTo(ZipPouchParts.FrontBaste);
+            .AlignedTo(ZipPouchParts.FrontBaste)
+            .TapedAt("p-loop", loop.Side == "left" ? TapePlace.Left : TapePlace.Right);
 }

@@ -22,16 +22,17 @@ internal static class PouchClosing
         );
         yield return SewAct.Line(ZipPouchParts.ClosingSeam, ActRole.ClosingSeam);
         yield return Hands(
-            HandKind.LayBehind,
-            ZipPouchHands.LayBackLining,
-            "Take the hoop off and turn it over. Lay the back lining right side down on the linings there, right sides together; tape its corners "
-                + "and turn the hoop back.",
-            null,
-            "It reaches past the closing seam all round, and no tape lies under the seam.",
-            hoopOff: true,
-            role: ActRole.LaySecond,
-            changes: [Laid("p-back-lining", "Back lining", lining, true, pouch.Cut, true, LayerRole.Lining)]
-        );
+                HandKind.LayBehind,
+                ZipPouchHands.LayBackLining,
+                "Take the hoop off and turn it over. Lay the back lining right side down on the linings there, right sides together; tape its corners "
+                    + "and turn the hoop back.",
+                null,
+                "It reaches past the closing seam all round, and no tape lies under the seam.",
+                hoopOff: true,
+                role: ActRole.LaySecond,
+                changes: [Laid("p-back-lining", "Back lining", lining, true, pouch.Cut, true, LayerRole.Lining)]
+            )
+            .TapedAt("p-back-lining", TapePlace.Corners);
         yield return SewAct.Line(ZipPouchParts.LiningSeam, ActRole.SecondSeam);
     }
 
@@ -72,7 +73,8 @@ internal static class PouchClosing
                 changes: changes
             )
             // The marks for its corners are the part of the line that lies outside the panels.
-            .AlignedTo(ZipPouchParts.ZipPlace, leastSeen: 0.02);
+            .AlignedTo(ZipPouchParts.ZipPlace, leastSeen: 0.02)
+            .TapedAt("p-back", TapePlace.Corners);
 
     /// <summary>Out of the hoop.</summary>
     private static IEnumerable<PatternAct> Finished(PatternStuff stuff, PouchSizes pouch)

@@ -35,7 +35,8 @@ internal static class PouchFront
                     },
                 ]
             )
-            .AlignedTo(ZipPouchParts.ZipPlace);
+            .AlignedTo(ZipPouchParts.ZipPlace)
+            .TapedAt("p-zip", TapePlace.Ends);
         yield return SewAct.Line(ZipPouchParts.ZipTack, ActRole.TackZip);
         yield return SewAct.Line(ZipPouchParts.ZipStop, ActRole.JoinTape);
         yield return LayPanel(
@@ -93,17 +94,19 @@ internal static class PouchFront
                     ),
                 ]
             )
-            .AlignedTo(ZipPouchParts.ZipTack);
+            .AlignedTo(ZipPouchParts.ZipTack)
+            .TapedAt($"p-{part}", TapePlace.Corners);
 
     internal static HandsAct FoldPanel(PatternHand step, string part, string name, string way, Box area) =>
         Hands(
-            HandKind.Fold,
-            step,
-            $"Fold the {name} {way} along its seam, so that it lies face up; crease it with a nail and tape its far edge.",
-            null,
-            "It lies flat and does not cover the teeth.",
-            changes: [Folded($"p-{part}", true, area)]
-        );
+                HandKind.Fold,
+                step,
+                $"Fold the {name} {way} along its seam, so that it lies face up; crease it with a nail and tape its far edge.",
+                null,
+                "It lies flat and does not cover the teeth.",
+                changes: [Folded($"p-{part}", true, area)]
+            )
+            .TapedAt($"p-{part}", way == "down" ? TapePlace.Bottom : TapePlace.Top);
 
     /// <summary>Where a panel lies before it is folded along a line: over it, its raw edge an allowance past it.</summary>
     internal static Box Flipped(Box folded, double fold, double allowance) =>

@@ -26,13 +26,14 @@ internal static class MugRugSteps
         yield return HoopUpStabiliser(stuff, cut, Stabiliser(hold), hold: hold);
         yield return SewAct.Line(MugRugParts.BattingPlace);
         yield return Hands(
-            HandKind.Lay,
-            MugRugHands.LayBatting,
-            $"{hold.Before(batting)}Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}. {hold.OnStabiliser}",
-            null,
-            "It covers the line all round by a finger's width.",
-            changes: [Laid("p-batting", "Filling", batting, true, laid)]
-        );
+                HandKind.Lay,
+                MugRugHands.LayBatting,
+                $"{hold.Before(batting)}Lay the {batting.Name} over the line; it must be at least {LengthText.AtLeast(laid.Width, laid.Height)}. {hold.OnStabiliser}",
+                null,
+                "It covers the line all round by a finger's width.",
+                changes: [Laid("p-batting", "Filling", batting, true, laid)]
+            )
+            .HeldAs(hold.OnStabiliser, "p-batting");
         yield return SewAct.Line(MugRugParts.BattingTack);
         yield return Hands(
             HandKind.Trim,
@@ -43,29 +44,31 @@ internal static class MugRugSteps
             changes: [new LayerTrimmed("p-batting", form.Grown(MugRug.BattingLeft).Area)]
         );
         yield return Hands(
-            HandKind.Lay,
-            MugRugHands.LayFront,
-            $"{hold.Before(front)}Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
-                + hold.OnCloth,
-            null,
-            "It lies smooth and reaches past the filling all round.",
-            changes: [Laid("p-front", "Front", front, true, cut, role: LayerRole.Outer)]
-        );
+                HandKind.Lay,
+                MugRugHands.LayFront,
+                $"{hold.Before(front)}Lay the front ({front.Name}) face up over the filling; it must be at least {LengthText.AtLeast(cut.Width, cut.Height)}. "
+                    + hold.OnCloth,
+                null,
+                "It lies smooth and reaches past the filling all round.",
+                changes: [Laid("p-front", "Front", front, true, cut, role: LayerRole.Outer)]
+            )
+            .HeldAs(hold.OnCloth, "p-front");
         yield return SewAct.Line(MugRugParts.FrontTack);
         yield return SewAct.Line(MugRugParts.Quilting) with
         {
             IsOptional = true,
         };
         yield return Hands(
-            HandKind.Lay,
-            MugRugHands.LayBack,
-            $"Lay the back ({back.Name}) face down over everything, right sides together; it must be at least "
-                + $"{LengthText.AtLeast(cut.Width, cut.Height)}. Tape its corners.",
-            null,
-            "It reaches past the front's tack-down all round, and no tape lies under the seam.",
-            role: ActRole.LayClosing,
-            changes: [Laid("p-back", "Back", back, false, cut, role: LayerRole.Outer)]
-        );
+                HandKind.Lay,
+                MugRugHands.LayBack,
+                $"Lay the back ({back.Name}) face down over everything, right sides together; it must be at least "
+                    + $"{LengthText.AtLeast(cut.Width, cut.Height)}. Tape its corners.",
+                null,
+                "It reaches past the front's tack-down all round, and no tape lies under the seam.",
+                role: ActRole.LayClosing,
+                changes: [Laid("p-back", "Back", back, false, cut, role: LayerRole.Outer)]
+            )
+            .TapedAt("p-back", TapePlace.Corners);
         yield return SewAct.Line(MugRugParts.ClosingSeam, ActRole.ClosingSeam);
         var clipping = form.Clipping();
         yield return Finish(

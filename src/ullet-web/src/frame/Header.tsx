@@ -30,11 +30,11 @@ export function Header({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const inch = scene.unit === "inch";
   return (
-    <header className="flex h-[52px] shrink-0 items-center gap-2 border-b border-line bg-white px-3">
+    <header className="flex h-[52px] shrink-0 items-center gap-2 border-b border-line bg-white px-3 max-lg:h-auto max-lg:flex-wrap max-lg:gap-y-0 max-lg:py-1">
       <Link to="/" aria-label="Shelf, all projects" className="rounded-card p-1">
         <Eyelet />
       </Link>
-      <div className="w-[212px] min-w-0">
+      <div className="w-[212px] min-w-0 max-lg:w-auto max-lg:flex-1">
         <TextField
           label="Project title"
           labelHidden
@@ -45,7 +45,10 @@ export function Header({ projectId, scene }: Props) {
         />
         <SavedAgo savedAt={scene.savedAt} />
       </div>
-      <nav aria-label="Rooms" className="mx-auto flex gap-0.5">
+      <nav
+        aria-label="Rooms"
+        className="mx-auto flex gap-0.5 max-lg:order-last max-lg:basis-full max-lg:justify-center max-md:justify-start max-md:overflow-x-auto"
+      >
         {ROOMS.map(([path, name]) => (
           <NavLink
             key={path}

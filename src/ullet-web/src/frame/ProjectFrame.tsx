@@ -35,7 +35,7 @@ export function ProjectFrame() {
       </main>
     );
   return (
-    <div className="flex h-full min-w-[1024px] flex-col" data-state={busy ? "busy" : "idle"}>
+    <div className="flex h-full min-w-0 flex-col" data-state={busy ? "busy" : "idle"}>
       <Header projectId={id} scene={scene.data} />
       <Outlet />
       <KeysPanel />

@@ -81,7 +81,7 @@ function Device({ projectId, scene, cloth, sheet }: Props) {
       </div>
       <aside
         aria-label="Stand-in cutter"
-        className="w-[372px] shrink-0 overflow-y-auto border-l border-line bg-white"
+        className="w-[372px] shrink-0 overflow-y-auto max-lg:w-[300px] border-l border-line bg-white"
       >
         <CutterSteps scene={scene} cloth={cloth} cutter={cutter} />
       </aside>

@@ -26,6 +26,7 @@ const MARKS: { key: keyof CutMarks; label: string }[] = [
   { key: "centres", label: "Centre cross, arrow up" },
   { key: "matches", label: "Match marks" },
   { key: "seams", label: "Seams and folds of layers" },
+  { key: "weedingBox", label: "Weeding box round all" },
 ];
 
 /** Mirror, mat, cloth, layout and marks of one cloth. */

@@ -128,6 +128,9 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
           strokeDasharray="3 2"
         />
         {cloth.cut.photo ? <MatPicture photo={cloth.cut.photo} /> : null}
+        {sheet.weedingBox ? (
+          <rect {...sheet.weedingBox} fill="none" stroke="#1d2a3a" strokeWidth="0.5" />
+        ) : null}
         {sheet.shapes.map((shape) => {
           const moves = drag !== null && shape.unit === drag.shape.unit;
           const isChosen = chosen.includes(markOf(shape));

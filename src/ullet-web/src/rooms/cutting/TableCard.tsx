@@ -18,7 +18,10 @@ const PARTS = [
 export function TableCard(props: TableProps) {
   const outdated = props.exports.some((each) => !each.isCurrent);
   return (
-    <aside aria-label="Size card" className="flex w-[372px] shrink-0 flex-col border-l border-line bg-white">
+    <aside
+      aria-label="Size card"
+      className="flex w-[372px] shrink-0 flex-col max-lg:w-[300px] border-l border-line bg-white"
+    >
       <Tabs.Root defaultValue="sizes" className="flex min-h-0 flex-1 flex-col">
         <Tabs.List aria-label="What the card shows" className="flex border-b border-line px-2 pt-1.5">
           {PARTS.map(({ id, label }) => (

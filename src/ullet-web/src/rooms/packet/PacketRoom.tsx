@@ -1,10 +1,12 @@
-import { Download, FileImage, FileText, FolderArchive, Spool, Table2 } from "lucide-react";
+import { Download, FileImage, FolderArchive, Spool, Table2 } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { useCatalogue, useScene } from "../../api/queries";
 import { buttonClass } from "../../parts/Button";
 import { duration, sizeText } from "../../state/lengths";
+import { BookletRow } from "./BookletRow";
 import { CutRows } from "./CutRows";
+import { PhoneSwitch } from "./PhoneSwitch";
 import { Tick } from "../../parts/fields/Tick";
 
 /** What the project hands over. */
@@ -30,12 +32,12 @@ export function PacketRoom() {
     );
   return (
     <main className="min-h-0 flex-1 overflow-y-auto" data-state="idle">
-      <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(260px,400px)_1fr] gap-8 px-6 py-6">
+      <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(260px,400px)_minmax(0,1fr)] gap-8 px-6 py-6 max-lg:grid-cols-1 max-md:px-4">
         <div>
           <img
             src={`${files}/picture.png?size=900&rev=${scene.head}`}
             alt={`${scene.title}, finished`}
-            className="mx-auto max-h-[600px] rounded-[12px] border border-line shadow"
+            className="mx-auto max-h-[600px] max-w-full rounded max-lg:max-h-[320px]-[12px] border border-line shadow"
           />
         </div>
         <div className="space-y-4">
@@ -91,13 +93,7 @@ export function PacketRoom() {
               />
             ))}
             <CutRows projectId={id} scene={scene} />
-            <FileRow
-              icon={<FileText size={22} aria-hidden />}
-              name="Instruction sheet"
-              facts="What to cut, then every step for hands and machine in order; PDF on A4"
-              href={`${files}/instructions.pdf?${held}`}
-              isStopped={isStopped}
-            />
+            <BookletRow projectId={id} scene={scene} isStopped={isStopped} despite={despite} />
             <FileRow
               icon={<FileImage size={22} aria-hidden />}
               name="Picture"
@@ -112,6 +108,7 @@ export function PacketRoom() {
               href={`${files}/project.ullet`}
             />
           </ul>
+          <PhoneSwitch projectId={id} />
           {isStopped ? (
             <p className="text-[14px] text-muted">
               Mend what stands above, or tick the box to hand it over despite it.

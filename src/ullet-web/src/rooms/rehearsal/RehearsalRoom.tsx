@@ -50,7 +50,13 @@ export function RehearsalRoom() {
         </p>
       ))}
       {rehearsal.data ? (
-        <RehearsalStage key={`${scene?.head} ${hooping}`} projectId={id} rehearsal={rehearsal.data} />
+        <RehearsalStage
+          key={`${scene?.head} ${hooping}`}
+          projectId={id}
+          head={scene?.head ?? 0}
+          hooping={hooping || undefined}
+          rehearsal={rehearsal.data}
+        />
       ) : null}
     </main>
   );

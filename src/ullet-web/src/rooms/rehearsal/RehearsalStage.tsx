@@ -8,11 +8,14 @@ import { TimeBar } from "./TimeBar";
 
 interface Props {
   projectId: string;
+  /** The state that is rehearsed. */
+  head: number | string;
+  hooping?: string;
   rehearsal: Rehearsal;
 }
 
 /** Plays a rehearsed file: hoop, stop card, time bar. */
-export function RehearsalStage({ projectId, rehearsal }: Props) {
+export function RehearsalStage({ projectId, head, hooping, rehearsal }: Props) {
   const [at, setAt] = useState<Position>({ step: 0, share: 0 });
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<number>(SPEEDS[2]);
@@ -44,14 +47,16 @@ export function RehearsalStage({ projectId, rehearsal }: Props) {
 
   return (
     <>
-      <div className="flex min-h-0 flex-1">
+      <div className="flex min-h-0 flex-1 max-md:flex-col-reverse max-md:overflow-y-auto">
         <HoopFilm rehearsal={rehearsal} at={at} />
         <aside
           aria-label="Machine"
-          className="flex w-[372px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-line bg-white p-4"
+          className="flex w-[372px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-line bg-white p-4 max-lg:w-[320px] max-md:w-full max-md:overflow-visible max-md:border-l-0"
         >
           <StopCard
             projectId={projectId}
+            head={head}
+            hooping={hooping}
             rehearsal={rehearsal}
             at={at}
             over={isOver(rehearsal, at)}

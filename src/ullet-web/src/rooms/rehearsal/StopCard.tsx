@@ -4,10 +4,14 @@ import type { Rehearsal } from "../../api/client";
 import { Button, buttonClass } from "../../parts/Button";
 import { duration } from "../../state/lengths";
 import type { Position } from "./playback";
+import { MomentDrawing } from "../../parts/MomentDrawing";
 import { ThreadDot } from "../../parts/Swatch";
 
 interface Props {
   projectId: string;
+  /** The state that is rehearsed. */
+  head: number | string;
+  hooping?: string;
   rehearsal: Rehearsal;
   at: Position;
   over: boolean;
@@ -16,7 +20,7 @@ interface Props {
 }
 
 /** The large card that says what happens now: hands, or the machine. */
-export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Props) {
+export function StopCard({ projectId, head, hooping, rehearsal, at, over, onDone, onAgain }: Props) {
   const now = rehearsal.steps[at.step];
   if (!now) return null;
   const thread = rehearsal.threads.find((known) => known.number === now.thread);
@@ -51,6 +55,17 @@ export function StopCard({ projectId, rehearsal, at, over, onDone, onAgain }: Pr
         <p className="my-2 font-head text-[21px] leading-7 font-semibold">
           Now: {now.group?.text ?? now.text}
         </p>
+        {now.key ? (
+          <MomentDrawing
+            projectId={projectId}
+            head={head}
+            stepKey={now.key}
+            hooping={hooping}
+            width={340}
+            height={330}
+            className="my-2"
+          />
+        ) : null}
         {now.warning ? <p className="my-2 font-bold">{now.warning}</p> : null}
         {now.check ? <p className="my-2">Before you press start: {now.check}</p> : null}
         {now.note ? <p className="my-2 border-l-3 border-marigold pl-2">Your note: {now.note}</p> : null}

@@ -23,7 +23,7 @@ export function TimeBar(props: Props) {
   return (
     <section
       aria-label="Time bar"
-      className="flex shrink-0 items-center gap-2 border-t border-line bg-white px-4 py-2.5"
+      className="flex shrink-0 items-center gap-2 border-t border-line bg-white px-4 py-2.5 max-md:flex-wrap"
     >
       <IconButton label="Step back" side="top" onClick={() => onStep(-1)}>
         <SkipBack size={19} aria-hidden />
@@ -35,7 +35,7 @@ export function TimeBar(props: Props) {
       <IconButton label="Step forward" side="top" onClick={() => onStep(1)}>
         <SkipForward size={19} aria-hidden />
       </IconButton>
-      <ol className="flex h-[34px] flex-1 items-end gap-[2px]">
+      <ol className="flex h-[34px] min-w-0 flex-1 items-end gap-[2px] overflow-x-auto max-md:order-last max-md:basis-full">
         {rehearsal.steps.map((step, i) => {
           const done = i < at.step ? 1 : i === at.step ? at.share : 0;
           const thread = rehearsal.threads.find((known) => known.number === step.thread);

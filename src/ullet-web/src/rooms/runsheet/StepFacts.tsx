@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { useEdits } from "../../api/edits";
 import type { OrderedStep, Scene } from "../../api/client";
 import { Button, buttonClass } from "../../parts/Button";
+import { MomentDrawing } from "../../parts/MomentDrawing";
 import { StepText } from "../../parts/StepText";
 import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
@@ -44,6 +45,14 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
             {reason}
           </Note>
         ))}
+        <MomentDrawing
+          projectId={projectId}
+          head={scene.head}
+          stepKey={step.key}
+          width={460}
+          height={210}
+          className="float-right ml-4 w-[400px] max-lg:float-none max-lg:ml-0 max-lg:w-full"
+        />
         <StepText
           step={step}
           threads={scene.threads}

@@ -40,7 +40,7 @@ export function WallRoom() {
         </div>
         <aside
           aria-label="Card"
-          className="relative w-[316px] shrink-0 overflow-y-auto border-l border-line bg-white"
+          className="relative w-[316px] shrink-0 max-lg:w-[272px] overflow-y-auto border-l border-line bg-white"
         >
           {tool === "measure" ? (
             <MeasureCard projectId={id} scene={scene} />

@@ -65,7 +65,10 @@ export function Stack({ projectId, scene }: Props) {
       </div>
     );
   return (
-    <section aria-label="Stack" className="flex w-[184px] shrink-0 flex-col border-r border-line bg-white">
+    <section
+      aria-label="Stack"
+      className="flex w-[184px] shrink-0 flex-col max-lg:w-[136px] border-r border-line bg-white"
+    >
       <div className="flex items-center py-1.5 pr-1.5 pl-3">
         <h2 className="mr-auto font-semibold">Stack</h2>
         <SelectBy scene={scene} />
