@@ -46,6 +46,29 @@ internal sealed class Visitor
         WaitUntilIdle();
     }
 
+    /// <summary>Goes to an address of another server.</summary>
+    internal void GoToAddress(string address)
+    {
+        _driver.Navigate().GoToUrl(new Uri(address));
+        WaitUntilIdle();
+    }
+
+    /// <summary>Takes every answer away, as when the server or the network is gone; or gives them back.</summary>
+    internal void GoOffline(bool isOffline)
+    {
+        _driver.ExecuteCdpCommand("Network.enable", []);
+        _driver.ExecuteCdpCommand(
+            "Network.emulateNetworkConditions",
+            new Dictionary<string, object?>
+            {
+                ["offline"] = isOffline,
+                ["latency"] = 0,
+                ["downloadThroughput"] = -1,
+                ["uploadThroughput"] = -1,
+            }
+        );
+    }
+
     /// <summary>Waits until nothing on the page says that it is busy, and its pictures are there.</summary>
     internal void WaitUntilIdle() =>
         Wait(

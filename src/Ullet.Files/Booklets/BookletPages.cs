@@ -13,16 +13,17 @@ internal sealed class BookletPages : IDisposable
 
     private readonly SKDocument _document;
     private readonly BookletLook _look;
-    private readonly string _foot;
+    private readonly (string Title, string Then) _foot;
     private SKCanvas? _canvas;
     private int _page;
     private float _y;
 
     /// <param name="document">Where pages go.</param>
     /// <param name="look">Sizes.</param>
-    /// <param name="foot">Stands beside the page's number.</param>
-    internal BookletPages(SKDocument document, BookletLook look, string foot) =>
-        (_document, _look, _foot) = (document, look, foot);
+    /// <param name="title">Stands beside the page's number, as much of it as there is room for.</param>
+    /// <param name="then">Stands after it.</param>
+    internal BookletPages(SKDocument document, BookletLook look, string title, string then) =>
+        (_document, _look, _foot) = (document, look, (title, then));
 
     /// <summary>How many pages there are.</summary>
     internal int Count => _page;
@@ -66,10 +67,24 @@ internal sealed class BookletPages : IDisposable
         using var font = new SKFont(PdfPen.Regular, 9);
         using var paint = new SKPaint { Color = Quiet, IsAntialias = true };
         var y = _look.Height - BookletLook.Margin + 8;
-        _canvas.DrawText(_foot, BookletLook.Margin, y, SKTextAlign.Left, font, paint);
+        _canvas.DrawText(Foot(font), BookletLook.Margin, y, SKTextAlign.Left, font, paint);
         _canvas.DrawText($"{_page}", _look.Width - BookletLook.Margin, y, SKTextAlign.Right, font, paint);
         _document.EndPage();
         _canvas = null;
+    }
+
+    private string Foot(SKFont font)
+    {
+        var (title, then) = _foot;
+        var room = _look.Room - 40 - font.MeasureText(then);
+        if (font.MeasureText(title) > room)
+        {
+            var fits = Enumerable
+                .Range(0, title.Length)
+                .Last(most => most == 0 || font.MeasureText(title[..most] + "…") <= room);
+            title = title[..fits] + "…";
+        }
+        return title + then;
     }
 
     public void Dispose() => End();

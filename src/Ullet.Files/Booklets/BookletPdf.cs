@@ -29,12 +29,11 @@ public static class BookletPdf
             Title = booklet.Title,
             Subject = $"Instructions, state {booklet.Code}",
             Creator = "Ullet",
-            RasterDpi = 150,
             EncodingQuality = 88,
         };
         using (var document = SKDocument.CreatePdf(stream, metadata))
         {
-            using (var pages = new BookletPages(document, look, $"{Short(booklet.Title)}, state {booklet.Code}"))
+            using (var pages = new BookletPages(document, look, booklet.Title, $", state {booklet.Code}"))
             {
                 Cover(pages, look, booklet, ProjectPicture.Png(evaluated, PictureSize, PictureFrame.Design, photos));
                 Cuts(pages, look, booklet);
@@ -48,8 +47,6 @@ public static class BookletPdf
         }
         return stream.ToArray();
     }
-
-    private static string Short(string title) => title.Length <= 60 ? title : title[..59] + "…";
 
     private static TextPart Heading(string text, BookletLook look) =>
         new(text, look.Sentence * 1.25f) { IsBold = true };

@@ -54,7 +54,7 @@ internal static class CardPage
         );
         page.Append(svg.Shared).Append(body);
         page.Append(
-            "</main><footer><button id=\"back\" type=\"button\">Back</button><label class=\"over\" for=\"jump\">Go to a stop</label><select id=\"jump\">"
+            "<p class=\"ways\"><button id=\"awake\" type=\"button\" aria-pressed=\"false\">Keep the screen awake</button><button id=\"sound\" type=\"button\" aria-pressed=\"false\">Sound</button></p></main><footer><button id=\"back\" type=\"button\">Back</button><label class=\"over\" for=\"jump\">Go to a stop</label><select id=\"jump\">"
         );
         for (var i = 0; i < stops.Length; i++)
         {

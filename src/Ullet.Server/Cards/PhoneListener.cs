@@ -43,7 +43,8 @@ internal static class PhoneListener
         var (request, path) = (http.Request, http.Request.Path.Value ?? "");
         http.Response.Headers.CacheControl = "no-store";
         http.Response.Headers.XContentTypeOptions = "nosniff";
-        http.Response.Headers["Referrer-Policy"] = "no-referrer";
+        // With no referrer at all a browser would hide the page's own origin from the form that it sends.
+        http.Response.Headers["Referrer-Policy"] = "same-origin";
         // A page of elsewhere that has a name pointed here is not answered: phones come by the address.
         if (!IPAddress.TryParse(request.Host.Host, out _) || request.QueryString.HasValue)
         {

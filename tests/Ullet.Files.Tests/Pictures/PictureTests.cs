@@ -1,6 +1,5 @@
 using SkiaSharp;
 using Ullet.Core.Projects;
-using Ullet.Files.Instructions;
 using Ullet.Files.Pictures;
 
 namespace Ullet.Files.Tests.Pictures;
@@ -75,16 +74,6 @@ public sealed class PictureTests
         var whole = ProjectPicture.Png(DemoWork.Patch, 400);
         Assert.Equal(400, PictureReader.Size(whole).Value.Height);
         Assert.False(PictureReader.Size(whole[..60]).IsOk);
-    }
-
-    [Fact]
-    public void InstructionSheet_IsAPdfOfA4()
-    {
-        var pdf = InstructionSheet.Pdf(DemoWork.Patch);
-        Assert.Equal("%PDF-"u8.ToArray(), pdf[..5]);
-        var text = System.Text.Encoding.Latin1.GetString(pdf);
-        Assert.Contains("/MediaBox [0 0 595 842]", text, StringComparison.Ordinal);
-        Assert.Contains("HankenGrotesk", text, StringComparison.Ordinal);
     }
 
     private static void AssertNear(SKBitmap picture, string hex, double x, double y)

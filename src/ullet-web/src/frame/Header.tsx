@@ -47,7 +47,7 @@ export function Header({ projectId, scene }: Props) {
       </div>
       <nav
         aria-label="Rooms"
-        className="mx-auto flex gap-0.5 max-lg:order-last max-lg:basis-full max-lg:justify-center max-md:justify-start max-md:overflow-x-auto"
+        className="mx-auto flex gap-0.5 max-lg:order-last max-lg:basis-full max-lg:justify-center max-md:justify-start max-md:overflow-x-auto max-md:[scrollbar-width:none]"
       >
         {ROOMS.map(([path, name]) => (
           <NavLink

@@ -31,7 +31,7 @@ export function PacketRoom() {
       </main>
     );
   return (
-    <main className="min-h-0 flex-1 overflow-y-auto" data-state="idle">
+    <main className="relative min-h-0 flex-1 overflow-y-auto" data-state="idle">
       <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(260px,400px)_minmax(0,1fr)] gap-8 px-6 py-6 max-lg:grid-cols-1 max-md:px-4">
         <div>
           <img

@@ -34,6 +34,7 @@ export function PhoneSwitch({ projectId }: { projectId: string }) {
           look={isOn ? "main" : "plain"}
           role="switch"
           aria-checked={isOn}
+          aria-label={`Show on a phone, ${isOn ? "on" : "off"}`}
           onClick={() => void change(!isOn)}
         >
           {isOn ? "On" : "Off"}

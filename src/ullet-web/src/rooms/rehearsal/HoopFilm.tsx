@@ -29,7 +29,7 @@ export function HoopFilm({ rehearsal, at }: { rehearsal: Rehearsal; at: Position
   }, [at]);
 
   return (
-    <div className="relative min-h-0 min-w-0 flex-1 p-3 max-md:h-[300px] max-md:flex-none">
+    <div className="relative min-h-0 min-w-0 flex-1 p-3 max-md:order-last max-md:h-[300px] max-md:flex-none">
       {now && (now.sight.isBack || now.sight.isOut) ? (
         <p className="absolute top-4 left-1/2 -translate-x-1/2 rounded-card border border-line bg-white px-3 py-1 text-[14px]">
           {now.sight.isOut

@@ -47,7 +47,7 @@ export function RehearsalStage({ projectId, head, hooping, rehearsal }: Props) {
 
   return (
     <>
-      <div className="flex min-h-0 flex-1 max-md:flex-col-reverse max-md:overflow-y-auto">
+      <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
         <HoopFilm rehearsal={rehearsal} at={at} />
         <aside
           aria-label="Machine"

@@ -19,6 +19,9 @@ interface Props {
   onAgain: () => void;
 }
 
+/** Longer sentences are set smaller, so that the button stays in sight. */
+const LONG = 140;
+
 /** The large card that says what happens now: hands, or the machine. */
 export function StopCard({ projectId, head, hooping, rehearsal, at, over, onDone, onAgain }: Props) {
   const now = rehearsal.steps[at.step];
@@ -52,7 +55,9 @@ export function StopCard({ projectId, head, hooping, rehearsal, at, over, onDone
           {over ? "The machine is done" : at.step === 0 ? "Before you start" : "The machine has stopped"}
           <span className="ml-auto font-normal">{place}</span>
         </p>
-        <p className="my-2 font-head text-[21px] leading-7 font-semibold">
+        <p
+          className={`my-2 font-head font-semibold ${(now.group?.text ?? now.text ?? "").length > LONG ? "text-[17px] leading-6" : "text-[21px] leading-7"}`}
+        >
           Now: {now.group?.text ?? now.text}
         </p>
         {now.key ? (
@@ -62,7 +67,7 @@ export function StopCard({ projectId, head, hooping, rehearsal, at, over, onDone
             stepKey={now.key}
             hooping={hooping}
             width={340}
-            height={330}
+            height={262}
             className="my-2"
           />
         ) : null}

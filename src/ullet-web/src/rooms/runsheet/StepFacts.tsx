@@ -31,7 +31,7 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
   return (
     <section
       aria-label={`Step ${number}`}
-      className="flex max-h-[300px] shrink-0 gap-5 overflow-y-auto bg-chalk px-5 py-3"
+      className="flex max-h-[300px] shrink-0 gap-5 overflow-y-auto max-lg:flex-col max-lg:gap-2 bg-chalk px-5 py-3"
     >
       <div className="min-w-0 flex-1 space-y-2">
         <div className="flex items-baseline gap-2">

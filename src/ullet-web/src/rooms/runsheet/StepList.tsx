@@ -52,7 +52,10 @@ export function StepList({ projectId, scene, steps, chosenKey }: Props) {
   };
 
   return (
-    <section aria-label="Steps" className="flex w-[384px] shrink-0 flex-col border-l border-line bg-white">
+    <section
+      aria-label="Steps"
+      className="flex w-[384px] shrink-0 flex-col border-l max-lg:w-[250px] border-line bg-white"
+    >
       <div className="flex items-baseline gap-2 px-4 py-2">
         <h2 className="font-semibold">Steps</h2>
         <p className="ml-auto text-[13px] text-muted">drag, or Alt + ↑ ↓</p>

@@ -44,8 +44,8 @@ export function Shelf() {
         <Eyelet />
         <span className="font-head text-[19px] font-semibold">Ullet</span>
       </header>
-      <main className="mx-auto max-w-[1180px] px-6 py-7">
-        <div className="mb-5 flex items-center gap-3">
+      <main className="mx-auto max-w-[1180px] px-6 py-7 max-md:px-4">
+        <div className="mb-5 flex flex-wrap items-center gap-3">
           <h1 className="mr-auto font-head text-[26px] font-semibold">Shelf</h1>
           <FileChooser label="Project file" accept=".ullet" onChosen={open}>
             {(choose) => (
