@@ -92,6 +92,9 @@ public sealed record BookletStep(
     Moment Moment
 )
 {
+    /// <summary>The user's own photo beside it: its asset's hash; null for none.</summary>
+    public string? Photo { get; init; }
+
     /// <summary>The block as the machine counts; 0 for hands.</summary>
     public int Block { get; init; }
 

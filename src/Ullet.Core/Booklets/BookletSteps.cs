@@ -41,7 +41,7 @@ public static class BookletSteps
             );
             i += count;
         }
-        return steps.ToImmutable();
+        return [.. steps.Select(step => step with { Photo = evaluated.Project.RunSheet.Of(step.Key)?.Photo })];
     }
 
     /// <summary>Minutes as hands count them: "about 3 minutes", "less than a minute".</summary>

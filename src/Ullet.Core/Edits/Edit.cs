@@ -68,6 +68,7 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(MoveOperation), "moveOperation")]
 [JsonDerivedType(typeof(MoveStep), "moveStep")]
 [JsonDerivedType(typeof(NoteStep), "noteStep")]
+[JsonDerivedType(typeof(PhotoStep), "photoStep")]
 [JsonDerivedType(typeof(PasteElements), "pasteElements")]
 [JsonDerivedType(typeof(PlaceElement), "placeElement")]
 [JsonDerivedType(typeof(PlaceShape), "placeShape")]

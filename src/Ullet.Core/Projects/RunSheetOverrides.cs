@@ -42,6 +42,9 @@ public enum StitchOrder
 /// <param name="Note">A line of the user's own, shown with the hand step and written to the stitch file.</param>
 public sealed record StepOverride(StepKey Key, string? Note)
 {
+    /// <summary>A photo of the user's own beside it in the booklet: its asset's hash; null for none.</summary>
+    public string? Photo { get; init; }
+
     /// <summary>True to keep it in its place among the other steps that are held.</summary>
     public bool IsHeld { get; init; }
 
@@ -50,7 +53,7 @@ public sealed record StepOverride(StepKey Key, string? Note)
 
     /// <summary>True when it says nothing.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public bool IsNone => Note is null && !IsHeld && !IsOff;
+    public bool IsNone => Note is null && Photo is null && !IsHeld && !IsOff;
 }
 
 /// <summary>A hand step that the user added.</summary>

@@ -111,6 +111,10 @@ public static class BookletHtml
         Paragraph(body, "check", step.Check is null ? null : $"Before you press start: {step.Check}");
         Paragraph(body, "note", step.Note is null ? null : $"Your note: {step.Note}");
         body.Append(svg.Write(MomentSheet.Of(step.Moment, 700, step.IsHands ? 330 : 230, 14, Measure)));
+        if (step.Photo is { } photo)
+        {
+            Line(body, $"<p><img src=\"/api/assets/{Text(photo)}\" alt=\"Your own photo of step {step.Number}\"/></p>");
+        }
         Line(body, $"<p class=\"small\">{Text(step.Small)}</p></section>");
     }
 

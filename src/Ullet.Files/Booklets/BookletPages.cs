@@ -216,7 +216,7 @@ internal sealed record PicturePart(byte[] File, float Side) : BookletPart
 
     internal override void Draw(SKCanvas canvas, float x, float y, BookletLook look)
     {
-        using var image = SKImage.FromEncodedData(File);
+        using var image = Small();
         var scale = Math.Min(look.Room / image.Width, Side / image.Height);
         var (width, height) = (image.Width * scale, image.Height * scale);
         canvas.DrawImage(
@@ -224,5 +224,29 @@ internal sealed record PicturePart(byte[] File, float Side) : BookletPart
             SKRect.Create(x + ((look.Room - width) / 2), y, width, height),
             new SKSamplingOptions(SKCubicResampler.Mitchell)
         );
+    }
+
+    /// <summary>A photo from a phone has more pixels than a page can show.</summary>
+    private const int MostPixels = 1000;
+
+    private SKImage Small()
+    {
+        var whole = SKImage.FromEncodedData(File);
+        var most = Math.Max(whole.Width, whole.Height);
+        if (most <= MostPixels)
+        {
+            return whole;
+        }
+        using (whole)
+        using (var bitmap = SKBitmap.FromImage(whole))
+        {
+            var size = new SKImageInfo(
+                Math.Max(1, whole.Width * MostPixels / most),
+                Math.Max(1, whole.Height * MostPixels / most)
+            );
+            using var small = bitmap.Resize(size, new SKSamplingOptions(SKCubicResampler.Mitchell));
+            using var data = small.Encode(SKEncodedImageFormat.Jpeg, 82);
+            return SKImage.FromEncodedData(data);
+        }
     }
 }

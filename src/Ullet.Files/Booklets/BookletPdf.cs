@@ -39,7 +39,7 @@ public static class BookletPdf
                 Cuts(pages, look, booklet);
                 foreach (var chapter in booklet.Chapters)
                 {
-                    Chapter(pages, look, chapter);
+                    Chapter(pages, look, chapter, photos);
                 }
                 List(pages, look, "Finishing and care", booklet.Care);
             }
@@ -131,7 +131,12 @@ public static class BookletPdf
         pages.Set(new SpacePart(10));
     }
 
-    private static void Chapter(BookletPages pages, BookletLook look, BookletChapter chapter)
+    private static void Chapter(
+        BookletPages pages,
+        BookletLook look,
+        BookletChapter chapter,
+        IReadOnlyDictionary<string, byte[]>? photos
+    )
     {
         pages.NewPage();
         if (chapter.Steps.IsEmpty)
@@ -141,12 +146,16 @@ public static class BookletPdf
         }
         for (var i = 0; i < chapter.Steps.Length; i++)
         {
-            List<BookletPart> block = [.. Step(chapter.Steps[i], look)];
+            List<BookletPart> block = [.. Step(chapter.Steps[i], look, photos)];
             pages.Set(i == 0 ? [Heading(chapter.Title, look), new SpacePart(6), .. block] : block);
         }
     }
 
-    private static IEnumerable<BookletPart> Step(BookletStep step, BookletLook look)
+    private static IEnumerable<BookletPart> Step(
+        BookletStep step,
+        BookletLook look,
+        IReadOnlyDictionary<string, byte[]>? photos
+    )
     {
         yield return new TextPart($"{step.Number}. {step.Sentence}", step.IsHands ? look.Sentence : look.Body)
         {
@@ -171,6 +180,10 @@ public static class BookletPdf
             yield return new TextPart($"Your note: {note}", look.Body) { Indent = 20 };
         }
         yield return new DrawingPart(step.Moment, step.IsHands ? look.Drawing : look.Small);
+        if (step.Photo is { } photo && photos?.TryGetValue(photo, out var file) == true)
+        {
+            yield return new PicturePart(file, look.Drawing);
+        }
         yield return new TextPart(step.Small, look.Body * 0.85f) { IsQuiet = true };
         yield return new SpacePart(14);
     }

@@ -18,11 +18,12 @@ internal static class AssetNames
     internal static bool NamesFont(Project project, string fontId) =>
         project.Elements.Any(element => FormModules.Of(element.Form).FontIds(element.Form).Contains(fontId));
 
-    /// <summary>The pictures that a document shows: photos of cloth, prints on mats.</summary>
+    /// <summary>The pictures that a document shows: photos of cloth, prints on mats, photos beside steps.</summary>
     internal static IEnumerable<string> Pictures(Project project) =>
         project
             .Cloths.Select(cloth => cloth.Swatch?.AssetId)
             .Concat(project.Cut.Cloths.Select(cut => cut.Photo?.Picture))
+            .Concat(project.RunSheet.Steps.Select(step => step.Photo))
             .OfType<string>();
 
     /// <summary>What a kept file is to a document: "font", "picture", or null when it names it not.</summary>

@@ -70,7 +70,15 @@ public sealed class SceneBuilder(Evaluator evaluator)
             project.Cloths,
             project.Threads,
             [.. project.Elements.Select(element => elements.Build(element, evaluated))],
-            Steps(evaluated.RunSheet, program, order),
+            [
+                .. Steps(evaluated.RunSheet, program, order)
+                    .Select(step =>
+                        step with
+                        {
+                            Photo = StepKey.Parse(step.Key) is { } key ? project.RunSheet.Of(key)?.Photo : null,
+                        }
+                    ),
+            ],
             [.. evaluated.Findings.Select(Finding)],
             [.. evaluated.Sheets.Select(SheetDtos.Of)],
             SheetDtos.Cloths(evaluated),

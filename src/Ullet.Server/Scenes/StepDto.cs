@@ -48,4 +48,8 @@ public sealed record StepDto(
     string? Check,
     bool HoopOff,
     StepOrderDto? Order
-);
+)
+{
+    /// <summary>The user's own photo beside it: its asset's hash; null for none.</summary>
+    public string? Photo { get; init; }
+}

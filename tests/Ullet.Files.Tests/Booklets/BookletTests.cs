@@ -184,6 +184,45 @@ public sealed class BookletTests
         Assert.Equal("weeding box", page.Paths[^1].Name);
     }
 
+    [Fact]
+    public void APhotoBesideAStep_IsInTheBooklet_SmallEnough()
+    {
+        var (evaluated, hash) = (DemoWork.Patch, new string('a', 64));
+        var step = evaluated.RunSheet.Steps[0].Key.ToString();
+        var with = DemoWork.With(evaluated.Project, new PhotoStep { StepKey = step, Picture = hash });
+        var photos = new Dictionary<string, byte[]> { [hash] = ProjectPicture.Png(evaluated, 3000) };
+        using var read = PdfDocument.Open(BookletPdf.Of(with, BookletPaper.A4, BookletType.Large, photos));
+        using var plain = PdfDocument.Open(BookletPdf.Of(evaluated, BookletPaper.A4, BookletType.Large));
+        static int Images(PdfDocument document) => document.GetPages().Sum(page => page.GetImages().Count());
+        Assert.Equal(Images(plain) + 1, Images(read));
+        Assert.All(
+            read.GetPages().SelectMany(page => page.GetImages()),
+            image => Assert.True(image.WidthInSamples <= 1000)
+        );
+        Assert.Contains($"/api/assets/{hash}", BookletHtml.Of(with, "/picture.png", "n"), StringComparison.Ordinal);
+        var refused = new PhotoStep { StepKey = step, Picture = "../x" }.Apply(evaluated.Project, DemoWork.Context);
+        Assert.Equal("picture-unknown", refused.Refusal?.Code);
+    }
+
+    [Fact]
+    public void A400StepProject_HasItsBookletAndCard()
+    {
+        var patch = DemoWork.Patch.Project;
+        var hands = Enumerable
+            .Range(0, 400)
+            .Select(i => new UserHandStep($"h{900 + i}", HandKind.FreeText, $"Look at row {i} of the allotment."))
+            .ToImmutableArray();
+        var many = DemoWork.Context.Evaluator.Evaluate(patch with { RunSheet = patch.RunSheet with { Hands = hands } });
+        var stops = CardStops.Of(many);
+        Assert.True(stops.Length >= 400, $"{stops.Length} stops");
+        using var read = PdfDocument.Open(BookletPdf.Of(many, BookletPaper.A4, BookletType.Compact));
+        Assert.Contains(
+            "Lookatrow399oftheallotment",
+            Plain(string.Concat(read.GetPages().Select(page => page.Text))),
+            StringComparison.Ordinal
+        );
+    }
+
     /// <summary>Without blanks: readers put them where lines end, or not.</summary>
     private static string Plain(string text) => new([.. text.Where(c => !char.IsWhiteSpace(c))]);
 }

@@ -10,6 +10,7 @@ import { duration } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { HandStepPanel } from "./HandStepPanel";
 import { SideView } from "./SideView";
+import { StepPhoto } from "./StepPhoto";
 import { TurningView } from "./TurningView";
 import { Note } from "../../parts/Note";
 
@@ -58,6 +59,7 @@ export function StepFacts({ projectId, scene, steps, step }: Props) {
           threads={scene.threads}
           onNote={(note) => edits.edit({ edit: "noteStep", stepKey: step.key, note })}
         />
+        <StepPhoto projectId={projectId} step={step} />
         {step.order.group ? (
           <p className="border-l-3 border-marigold pl-2 text-[14px]">
             One card at the machine. {step.order.group}
