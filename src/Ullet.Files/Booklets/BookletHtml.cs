@@ -1,4 +1,4 @@
-using System.Net;
+using System.Security;
 using System.Text;
 using Ullet.Core.Booklets;
 using Ullet.Core.Evaluation;
@@ -128,5 +128,5 @@ public static class BookletHtml
 
     private static void Line(StringBuilder body, string line) => body.Append(line).Append('\n');
 
-    private static string Text(string text) => WebUtility.HtmlEncode(text);
+    private static string Text(string text) => SecurityElement.Escape(text);
 }

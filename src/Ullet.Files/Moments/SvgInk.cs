@@ -1,5 +1,5 @@
 using System.Globalization;
-using System.Net;
+using System.Security;
 using System.Text;
 using Ullet.Core.Geometry;
 using Ullet.Core.Moments;
@@ -35,7 +35,7 @@ public sealed class SvgInk(bool isPage = false)
         var text = new StringBuilder();
         text.Append(
             CultureInfo.InvariantCulture,
-            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {Number(sheet.Width)} {Number(sheet.Height)}\" role=\"img\" aria-label=\"{WebUtility.HtmlEncode(sheet.Words)}\" {(isPage ? "class=\"ink\"" : Alone)}>"
+            $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {Number(sheet.Width)} {Number(sheet.Height)}\" role=\"img\" aria-label=\"{SecurityElement.Escape(sheet.Words)}\" {(isPage ? "class=\"ink\"" : Alone)}>"
         );
         foreach (var ink in sheet.Content)
         {
@@ -188,7 +188,7 @@ public sealed class SvgInk(bool isPage = false)
         }
         text.Append(
             CultureInfo.InvariantCulture,
-            $"<text x=\"{Number(said.At.X)}\" y=\"{Number(said.At.Y)}\"{Styled(looks)}>{WebUtility.HtmlEncode(said.Text)}</text>"
+            $"<text x=\"{Number(said.At.X)}\" y=\"{Number(said.At.Y)}\"{Styled(looks)}>{SecurityElement.Escape(said.Text)}</text>"
         );
     }
 
