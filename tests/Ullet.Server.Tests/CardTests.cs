@@ -36,6 +36,35 @@ public sealed partial class CardTests(TestServer server) : IClassFixture<TestSer
         Assert.Contains("stop", await Text(server.Client, $"/card/{id}"), StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("booklet.pdf?paper=papyrus", 400, "paper-unknown")]
+    [InlineData("booklet.pdf?type=tiny", 400, "type-unknown")]
+    [InlineData("moment.svg?step=e9.cover.0", 404, "step-unknown")]
+    [InlineData("moment.svg?step=nonsense", 404, "step-unknown")]
+    [InlineData("moment.svg?step=e1.cover.0&width=5", 400, "number-out-of-range")]
+    [InlineData("moment.svg?step=e1.cover.0&type=NaN", 400, "number-out-of-range")]
+    public async Task WhatCantBeDrawn_IsSaid(string path, int status, string code)
+    {
+        var (id, head) = await server.Blank();
+        await server.Edit(id, head, TestServer.AddHeart);
+        var answer = await server.Client.GetAsync($"/api/projects/{id}/{path}", TestContext.Current.CancellationToken);
+        var said = JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
+        Assert.Equal((status, code), ((int)answer.StatusCode, (string)said["code"]!));
+    }
+
+    [Fact]
+    public async Task AMoment_IsDrawnForEveryStepOfTheRunSheet()
+    {
+        var (id, head) = await server.Blank();
+        await server.Edit(id, head, TestServer.AddHeart);
+        foreach (var step in (await server.Get($"/api/projects/{id}/scene"))["steps"]!.AsArray())
+        {
+            var drawn = await Text(server.Client, $"/api/projects/{id}/moment.svg?step={step!["key"]}");
+            Assert.StartsWith("<svg", drawn, StringComparison.Ordinal);
+            Assert.Contains("aria-label=\"", drawn, StringComparison.Ordinal);
+        }
+    }
+
     [Fact]
     public async Task TheDoor_AnswersNothingButTheCard_AndOnlyToTheCode()
     {

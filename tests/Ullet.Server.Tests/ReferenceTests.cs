@@ -87,7 +87,9 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
     }
 
     [Theory]
-    [InlineData("program.ulst", "plot-14-harvest-patch 108x126mm.ulst")]
+    [InlineData("program.ulst", "plot-14-harvest-patch 108x126mm CODE.ulst")]
+    [InlineData("program.csv", "plot-14-harvest-patch 108x126mm CODE.csv")]
+    [InlineData("booklet.pdf?paper=letter", "plot-14-harvest-patch 108x126mm CODE booklet.pdf")]
     [InlineData("cut.svg?cloth=beet", "plot-14-harvest-patch cut beetroot-cotton 74x80mm.svg")]
     [InlineData("cut.svg?element=e2", "plot-14-harvest-patch cut left-leaf 28x42mm.svg")]
     [InlineData("project.ullet", "plot-14-harvest-patch.ullet")]
@@ -96,7 +98,11 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
         var shelf = (await server.Get("/api/projects")).AsArray();
         var patch = (string)shelf.First(item => (string)item!["title"]! == "Plot 14 harvest patch")!["id"]!;
         using var answer = await server.Client.GetAsync($"/api/projects/{patch}/{path}");
-        Assert.Equal(name, answer.Content.Headers.ContentDisposition?.FileNameStar);
+        var code = (string)(await server.Get($"/api/projects/{patch}/scene"))["code"]!;
+        Assert.Equal(
+            name.Replace("CODE", code, StringComparison.Ordinal),
+            answer.Content.Headers.ContentDisposition?.FileNameStar
+        );
     }
 
     [Fact]
