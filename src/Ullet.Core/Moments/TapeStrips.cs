@@ -14,6 +14,9 @@ internal static class TapeStrips
     /// <summary>Strips stay so far from stitches, mm.</summary>
     internal const double Clear = 2;
 
+    /// <summary>A strip may lie so far out that its end just holds, mm.</summary>
+    private static readonly double[] Outwards = [0, 4, 8];
+
     /// <summary>The strips that hold a layer.</summary>
     /// <param name="area">What it takes, mm.</param>
     /// <param name="place">Where it is held.</param>
@@ -38,11 +41,19 @@ internal static class TapeStrips
             Math.Min(box.MaxX, within.MaxX),
             Math.Min(box.MaxY, within.MaxY)
         );
+        var index = new AreaIndex(area);
+        var middle = (held.IsEmpty ? box : held).Centre;
         foreach (var (at, along) in Places(held.IsEmpty ? box : held, place))
         {
             Budget.Spend();
-            var strip = StripAt(at, along);
-            if (!sewn.Any(line => Meets(strip, line)))
+            var edge = OnEdge(index, at, middle);
+            // Less of it on the cloth where the needle comes near.
+            var outwards = Point.Dot(along, edge - middle) < 0 ? along * -1 : along;
+            var free = Outwards
+                .Select(by => StripAt(edge + (outwards * by), along))
+                .Where(strip => !sewn.Any(line => Meets(strip, line)))
+                .Take(1);
+            foreach (var strip in free)
             {
                 yield return strip;
             }
@@ -86,6 +97,22 @@ internal static class TapeStrips
             TapePlace.Right => [(right, across)],
             _ => throw new ArgumentOutOfRangeException(nameof(place), place, "no such place of tape"),
         };
+    }
+
+    /// <summary>The place itself where cloth lies, else the cloth's edge on the way to its middle.</summary>
+    private static Point OnEdge(AreaIndex area, Point place, Point middle)
+    {
+        if (area.Holds(place) || !area.Holds(middle))
+        {
+            return place;
+        }
+        var (inside, outside) = (middle, place);
+        for (var i = 0; i < 20; i++)
+        {
+            var half = Point.Lerp(inside, outside, 0.5);
+            (inside, outside) = area.Holds(half) ? (half, outside) : (inside, half);
+        }
+        return inside;
     }
 
     private static ImmutableArray<Point> StripAt(Point at, Point along)

@@ -133,6 +133,11 @@ internal static class MomentLaws
         }
         foreach (var tape in moment.Parts.OfType<TapePart>())
         {
+            var held = moment.Parts.OfType<LayerPart>().FirstOrDefault(part => part.Layer.Id == tape.LayerId);
+            if (held is null || RegionOverlay.Distance(held.Layer.Area, [new Region(Ring.Of(tape.Strip), [])]) > 0.1)
+            {
+                yield return $"the tape of {tape.LayerId} does not reach it";
+            }
             if (SewnOver(tape, at, output))
             {
                 yield return $"the tape of {tape.LayerId} is sewn over";
