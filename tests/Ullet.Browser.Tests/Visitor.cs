@@ -468,6 +468,7 @@ internal sealed class Visitor
 
     private (int X, int Y) OnWall((double X, double Y) place)
     {
+        Wait("the wall", () => (bool)Run("return document.querySelector('[role=application]') !== null")!);
         var box =
             (Dictionary<string, object>)
                 Run(
