@@ -46,7 +46,7 @@ internal static class TapeStrips
         foreach (var (at, along) in Places(held.IsEmpty ? box : held, place))
         {
             Budget.Spend();
-            var edge = OnEdge(index, at, middle);
+            var edge = OnEdge(index, area, at);
             // Less of it on the cloth where the needle comes near.
             var outwards = Point.Dot(along, edge - middle) < 0 ? along * -1 : along;
             var free = Outwards
@@ -99,20 +99,28 @@ internal static class TapeStrips
         };
     }
 
-    /// <summary>The place itself where cloth lies, else the cloth's edge on the way to its middle.</summary>
-    private static Point OnEdge(AreaIndex area, Point place, Point middle)
+    /// <summary>The place itself where cloth lies, else the nearest place of the cloth's edge.</summary>
+    private static Point OnEdge(AreaIndex index, ImmutableArray<Region> area, Point place)
     {
-        if (area.Holds(place) || !area.Holds(middle))
+        if (index.Holds(place))
         {
             return place;
         }
-        var (inside, outside) = (middle, place);
-        for (var i = 0; i < 20; i++)
+        var (nearest, least) = (place, double.MaxValue);
+        foreach (var line in area.Select(region => MomentScene.Closed(region.Shell)))
         {
-            var half = Point.Lerp(inside, outside, 0.5);
-            (inside, outside) = area.Holds(half) ? (half, outside) : (inside, half);
+            for (var i = 1; i < line.Length; i++)
+            {
+                var along = line[i] - line[i - 1];
+                var share = Point.Dot(place - line[i - 1], along) / Math.Max(1e-9, Point.Dot(along, along));
+                var at = line[i - 1] + (along * Math.Clamp(share, 0, 1));
+                if (at.DistanceTo(place) < least)
+                {
+                    (nearest, least) = (at, at.DistanceTo(place));
+                }
+            }
         }
-        return inside;
+        return nearest;
     }
 
     private static ImmutableArray<Point> StripAt(Point at, Point along)
