@@ -82,9 +82,7 @@ public static class BookletMaker
     private static string FinishedSize(Evaluated evaluated)
     {
         var last = HoopSights.Of(evaluated.Program).Steps.LastOrDefault();
-        var box = last is { Clip.IsEmpty: false }
-            ? Geometry.Box.Of(last.Clip.SelectMany(region => region.Shell.Points))
-            : evaluated.DesignBounds();
+        var box = last is { Clip.IsEmpty: false } ? Geometry.Box.Of(last.Clip) : evaluated.DesignBounds();
         return box.IsEmpty
             ? ""
             : FormattableString.Invariant(

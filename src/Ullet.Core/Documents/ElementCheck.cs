@@ -36,6 +36,9 @@ internal static class ElementCheck
                         ? DocumentCheck.Missing(wrong.Words.TrimEnd('.'))
                         : null
                 ),
+                element.Sketch?.Check() is { } nature
+                    ? DocumentCheck.Missing($"of \"{DocumentCheck.Short(element.Name)}\": {nature.Words.TrimEnd('.')}")
+                    : null,
                 missing is null
                     ? null
                     : DocumentCheck.Missing($"of \"{DocumentCheck.Short(element.Name)}\": {missing}"),

@@ -32,7 +32,9 @@ internal static class StepCheck
             )
             .Concat(
                 project.RunSheet.Steps.SelectMany(step =>
-                    DocumentCheck.Found(step.Key.OwnerId, false, Text(step.Note, DocumentLimits.LongestNote, "note"))
+                    DocumentCheck
+                        .Found(step.Key.OwnerId, false, Text(step.Note, DocumentLimits.LongestNote, "note"))
+                        .Concat(DocumentCheck.Found(step.Key.OwnerId, true, StepOverride.CheckPhoto(step.Photo)))
                 )
             );
 

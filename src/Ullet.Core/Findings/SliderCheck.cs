@@ -26,7 +26,7 @@ internal sealed class SliderCheck : ICheck
                 }
                 // Shut, the slider stands beyond the open end, on the tape that is left there.
                 var way = parted.To - parted.From;
-                var far = Box.Of(zip.Area.SelectMany(region => region.Shell.Points));
+                var far = Box.Of(zip.Area);
                 var end = parted.To + (way.Unit() * Math.Max(far.Width, far.Height));
                 if (Across(parted.From, end, zip, i, input) is var (by, at))
                 {

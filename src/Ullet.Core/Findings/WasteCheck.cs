@@ -54,7 +54,7 @@ internal sealed class WasteCheck : ICheck
             return null;
         }
         var area = new AreaIndex(waste);
-        var box = Box.Of(waste.SelectMany(region => region.Shell.Points));
+        var box = Box.Of(waste);
         for (var i = until - 1; i >= 0 && input.Layers[i].Any(known => known.Id == layer.Id); i--)
         {
             if (

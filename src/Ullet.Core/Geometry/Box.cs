@@ -35,6 +35,18 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     public Box Including(Point point) =>
         new(Math.Min(MinX, point.X), Math.Min(MinY, point.Y), Math.Max(MaxX, point.X), Math.Max(MaxY, point.Y));
 
+    /// <summary>The box of areas, mm.</summary>
+    public static Box Of(IEnumerable<Region> regions) => Of(regions.SelectMany(region => region.Shell.Points));
+
+    /// <summary>What lies in both; empty where they do not meet.</summary>
+    public Box Overlap(Box other) =>
+        new(
+            Math.Max(MinX, other.MinX),
+            Math.Max(MinY, other.MinY),
+            Math.Min(MaxX, other.MaxX),
+            Math.Min(MaxY, other.MaxY)
+        );
+
     public Box Union(Box other) =>
         new(
             Math.Min(MinX, other.MinX),

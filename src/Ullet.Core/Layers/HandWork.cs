@@ -29,6 +29,9 @@ public sealed record HandWork(
     /// <summary>Tape that is put on, away from what the needle sews while it is there.</summary>
     public ImmutableArray<Taped> Tape { get; init; } = [];
 
+    /// <summary>True where the gap is closed through which the work was turned.</summary>
+    public bool ClosesGap { get; init; }
+
     /// <summary>True where an iron is used: the hoop comes off the machine for it.</summary>
     public bool UsesHeat { get; init; }
 

@@ -9,7 +9,7 @@ internal static class FoldLine
     /// <summary>The fold with an arrow over it; null where nothing moves.</summary>
     internal static FoldPart? Of(string layerId, ImmutableArray<Region> before, ImmutableArray<Region> after)
     {
-        var (was, now) = (BoxOf(before), BoxOf(after));
+        var (was, now) = (Box.Of(before), Box.Of(after));
         if (was.IsEmpty || now.IsEmpty)
         {
             return null;
@@ -44,6 +44,4 @@ internal static class FoldLine
             new Point(now.Centre.X, (top + bottom) / 2)
         );
     }
-
-    private static Box BoxOf(ImmutableArray<Region> area) => Box.Of(area.SelectMany(region => region.Shell.Points));
 }

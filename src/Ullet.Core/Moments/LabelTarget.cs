@@ -9,14 +9,7 @@ internal static class LabelTarget
     /// <summary>A place on the part that is seen, mm; null where none is.</summary>
     internal static Point? Of(MomentPart part, Moment moment, Box shown)
     {
-        var seen = moment.View is MomentView.Front or MomentView.Back
-            ? new Box(
-                Math.Max(shown.MinX, moment.Field.MinX),
-                Math.Max(shown.MinY, moment.Field.MinY),
-                Math.Min(shown.MaxX, moment.Field.MaxX),
-                Math.Min(shown.MaxY, moment.Field.MaxY)
-            )
-            : shown;
+        var seen = moment.View is MomentView.Front or MomentView.Back ? shown.Overlap(moment.Field) : shown;
         return part switch
         {
             LayerPart layer => Inside(layer.Layer.Area, seen, moment.IsMirrored),
@@ -27,9 +20,9 @@ internal static class LabelTarget
             RolledPart rolled => Point.Lerp(rolled.From, rolled.To, 0.7),
             FoldPart fold => Point.Lerp(fold.From, fold.To, 0.82),
             TapePart tape => Box.Of(tape.Strip).Centre is var at && seen.Grown(8).Contains(at) ? at : null,
-            ZipPart zip => zip.Slider.IsEmpty || !seen.Contains(MomentScene.BoxOf(zip.Slider).Centre)
+            ZipPart zip => zip.Slider.IsEmpty || !seen.Contains(Box.Of(zip.Slider).Centre)
                 ? null
-                : MomentScene.BoxOf(zip.Slider).Centre,
+                : Box.Of(zip.Slider).Centre,
             PullPart pull => Point.Lerp(pull.From, pull.To, 0.4) + ((pull.To - pull.From).Unit().Outward() * 11),
             ScissorsPart cut => Middle(cut.Lines, seen),
             GapPart gap => Point.Lerp(gap.From, gap.To, 0.5),

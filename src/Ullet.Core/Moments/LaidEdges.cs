@@ -26,11 +26,12 @@ internal static class LaidEdges
         {
             yield break;
         }
+        var edges = LineWalk.Edges(lines);
         foreach (var layer in laid)
         {
             ImmutableArray<ImmutableArray<Point>> on =
             [
-                .. layer.Area.SelectMany(region => region.Rings).SelectMany(ring => Stretches(ring, lines)),
+                .. layer.Area.SelectMany(region => region.Rings).SelectMany(ring => Stretches(ring, edges)),
             ];
             if (!on.IsEmpty)
             {
@@ -39,12 +40,12 @@ internal static class LaidEdges
         }
     }
 
-    private static IEnumerable<ImmutableArray<Point>> Stretches(Ring ring, ImmutableArray<ImmutableArray<Point>> lines)
+    private static IEnumerable<ImmutableArray<Point>> Stretches(Ring ring, FewEdges lines)
     {
         var stretch = ImmutableArray.CreateBuilder<Point>();
-        foreach (var place in Walked(MomentScene.Closed(ring)))
+        foreach (var place in LineWalk.Of(MomentScene.Closed(ring), Step))
         {
-            if (lines.Any(line => Distance(place, line) < Near))
+            if (lines.Nearest(place, Near) is not null)
             {
                 stretch.Add(place);
                 continue;
@@ -63,29 +64,4 @@ internal static class LaidEdges
 
     private static bool IsLong(ImmutableArray<Point>.Builder stretch) =>
         stretch.Count > 1 && (stretch.Count - 1) * Step >= Least;
-
-    private static IEnumerable<Point> Walked(ImmutableArray<Point> line)
-    {
-        for (var i = 1; i < line.Length; i++)
-        {
-            var steps = Math.Max(1, (int)Math.Ceiling(line[i].DistanceTo(line[i - 1]) / Step));
-            for (var step = 0; step < steps; step++)
-            {
-                yield return Point.Lerp(line[i - 1], line[i], (double)step / steps);
-            }
-        }
-    }
-
-    private static double Distance(Point place, ImmutableArray<Point> line)
-    {
-        var least = double.MaxValue;
-        for (var i = 1; i < line.Length; i++)
-        {
-            var (from, along) = (line[i - 1], line[i] - line[i - 1]);
-            var share =
-                along.Length < 1e-9 ? 0 : Math.Clamp(Point.Dot(place - from, along) / Point.Dot(along, along), 0, 1);
-            least = Math.Min(least, place.DistanceTo(from + (along * share)));
-        }
-        return least;
-    }
 }

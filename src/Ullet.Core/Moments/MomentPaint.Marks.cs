@@ -113,7 +113,7 @@ internal static partial class MomentPaint
         if (!cut.Away.IsEmpty)
         {
             yield return Lines(
-                Hatching.Of(cut.Away, 75, Distance(scale), MomentScene.BoxOf(cut.Away)),
+                Hatching.Of(cut.Away, 75, Distance(scale), Box.Of(cut.Away)),
                 MomentColours.Scissors,
                 0.6
             );
@@ -131,7 +131,7 @@ internal static partial class MomentPaint
 
     private static IEnumerable<InkLines> TakenOut(TakenOutPart taken, double scale)
     {
-        var box = MomentScene.BoxOf(taken.Was);
+        var box = Box.Of(taken.Was);
         return
         [
             Lines(

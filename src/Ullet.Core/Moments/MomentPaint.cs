@@ -104,7 +104,7 @@ internal static partial class MomentPaint
         {
             yield break;
         }
-        yield return Textured(area, part.Face, MomentScene.BoxOf(area), scale, 0.7);
+        yield return Textured(area, part.Face, Box.Of(area), scale, 0.7);
         foreach (var corner in TurnedCorner.Of(part, moment, shown, scale))
         {
             yield return corner;

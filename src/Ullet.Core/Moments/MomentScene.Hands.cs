@@ -50,7 +50,7 @@ internal sealed partial class MomentScene
         {
             Turned(parts, step, sight);
         }
-        else if (IsTurned(step) && hands.Text.Contains("gap", StringComparison.OrdinalIgnoreCase))
+        else if (work is { ClosesGap: true })
         {
             AddGap(parts, step, sight);
         }

@@ -123,8 +123,7 @@ internal sealed partial class MomentScene
     private bool IsFirstTurn(int step) =>
         !_program.Steps.Take(step).OfType<ProgramHands>().Any(hands => hands.Kind == HandKind.Turn);
 
-    private Box Reach(HoopSight sight) =>
-        sight.Clip.IsEmpty ? _field : Box.Of(sight.Clip.SelectMany(region => region.Shell.Points));
+    private Box Reach(HoopSight sight) => sight.Clip.IsEmpty ? _field : Box.Of(sight.Clip);
 
     private void Layer(
         ImmutableArray<MomentPart>.Builder parts,
@@ -175,17 +174,17 @@ internal sealed partial class MomentScene
         {
             box = part switch
             {
-                LayerPart layer => box.Union(BoxOf(layer.Layer.Area)),
+                LayerPart layer => box.Union(Box.Of(layer.Layer.Area)),
                 ThreadPart thread => box.Union(BoxOf(thread.Lines)),
                 AlignedPart aligned => box.Union(BoxOf(aligned.Lines)),
                 EdgePart edge => box.Union(BoxOf(edge.Lines)),
                 RolledPart rolled => box.Including(rolled.From).Including(rolled.To),
-                FoldPart fold => box.Union(BoxOf(fold.Before)).Including(fold.End),
+                FoldPart fold => box.Union(Box.Of(fold.Before)).Including(fold.End),
                 TapePart tape => box.Union(Box.Of(tape.Strip)),
-                ZipPart zip => box.Union(BoxOf(zip.Teeth)).Union(BoxOf(zip.Slider)),
+                ZipPart zip => box.Union(BoxOf(zip.Teeth)).Union(Box.Of(zip.Slider)),
                 PullPart pull => box.Including(pull.From).Including(pull.To),
                 ScissorsPart cut => box.Union(BoxOf(cut.Lines)),
-                TakenOutPart taken => box.Union(BoxOf(taken.Was)),
+                TakenOutPart taken => box.Union(Box.Of(taken.Was)),
                 GapPart gap => box.Including(gap.From).Including(gap.To),
                 WayPart way => box.Union(Box.Of(way.Way)),
                 NumberPart number => box.Including(number.At),
@@ -194,8 +193,6 @@ internal sealed partial class MomentScene
         }
         return box;
     }
-
-    internal static Box BoxOf(ImmutableArray<Region> area) => Box.Of(area.SelectMany(region => region.Shell.Points));
 
     private static Box BoxOf(ImmutableArray<ImmutableArray<Point>> lines) => Box.Of(lines.SelectMany(line => line));
 }

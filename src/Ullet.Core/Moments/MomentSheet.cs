@@ -52,7 +52,7 @@ public static class MomentSheet
             ? moment.Field.Grown(MomentPaint.FrameWidth + 4)
             : moment
                 .Parts.OfType<LayerPart>()
-                .Select(part => MomentScene.BoxOf(part.Layer.Area))
+                .Select(part => Box.Of(part.Layer.Area))
                 .Aggregate(moment.Focus, (all, one) => all.Union(one))
                 .Grown(12);
         whole = whole.IsEmpty || whole.Width < 1 || whole.Height < 1 ? moment.Field.Grown(16) : whole;

@@ -15,9 +15,8 @@ internal static class Rolls
     /// <summary>The rolls of a layer, one for each side on which it would reach over the frame.</summary>
     internal static IEnumerable<RolledPart> Of(PresentLayer layer, Box field)
     {
-        var box = MomentScene.BoxOf(layer.Area);
-        var (left, right) = (Math.Max(box.MinX, field.MinX), Math.Min(box.MaxX, field.MaxX));
-        var (top, bottom) = (Math.Max(box.MinY, field.MinY), Math.Min(box.MaxY, field.MaxY));
+        var box = Box.Of(layer.Area);
+        var (left, top, right, bottom) = box.Overlap(field);
         if (left >= right || top >= bottom)
         {
             yield break;

@@ -27,23 +27,18 @@ internal static class SeenLines
     private static IEnumerable<ImmutableArray<Point>> Seen(ImmutableArray<Point> line, AreaIndex over)
     {
         var seen = ImmutableArray.CreateBuilder<Point>();
-        for (var i = 1; i < line.Length; i++)
+        foreach (var place in LineWalk.Of(line, Step))
         {
-            var steps = Math.Max(1, (int)Math.Ceiling(line[i].DistanceTo(line[i - 1]) / Step));
-            for (var step = i == 1 ? 0 : 1; step <= steps; step++)
+            if (!over.Holds(place))
             {
-                var place = Point.Lerp(line[i - 1], line[i], (double)step / steps);
-                if (!over.Holds(place))
-                {
-                    seen.Add(place);
-                    continue;
-                }
-                if (seen.Count > 1)
-                {
-                    yield return [.. PlaneGeometry.Simplified(seen, 0.05)];
-                }
-                seen.Clear();
+                seen.Add(place);
+                continue;
             }
+            if (seen.Count > 1)
+            {
+                yield return [.. PlaneGeometry.Simplified(seen, 0.05)];
+            }
+            seen.Clear();
         }
         if (seen.Count > 1)
         {

@@ -29,24 +29,21 @@ internal static class TapeStrips
         IReadOnlyList<ImmutableArray<Point>> sewn
     )
     {
-        var box = Box.Of(area.SelectMany(region => region.Shell.Points));
+        var box = Box.Of(area);
         if (box.IsEmpty)
         {
             yield break;
         }
         // What reaches under the frame is held inside it.
-        var held = new Box(
-            Math.Max(box.MinX, within.MinX),
-            Math.Max(box.MinY, within.MinY),
-            Math.Min(box.MaxX, within.MaxX),
-            Math.Min(box.MaxY, within.MaxY)
-        );
+        var held = box.Overlap(within);
         var index = new AreaIndex(area);
+        // Where no cloth lies it is held at its nearest edge.
+        var edges = LineWalk.Edges(area.Select(region => MomentScene.Closed(region.Shell)));
         var middle = (held.IsEmpty ? box : held).Centre;
         foreach (var (at, along) in Places(held.IsEmpty ? box : held, place))
         {
             Budget.Spend();
-            var edge = OnEdge(index, area, at);
+            var edge = index.Holds(at) ? at : edges.Nearest(at, double.MaxValue) ?? at;
             // Less of it on the cloth where the needle comes near.
             var outwards = Point.Dot(along, edge - middle) < 0 ? along * -1 : along;
             var free = Outwards
@@ -99,30 +96,6 @@ internal static class TapeStrips
         };
     }
 
-    /// <summary>The place itself where cloth lies, else the nearest place of the cloth's edge.</summary>
-    private static Point OnEdge(AreaIndex index, ImmutableArray<Region> area, Point place)
-    {
-        if (index.Holds(place))
-        {
-            return place;
-        }
-        var (nearest, least) = (place, double.MaxValue);
-        foreach (var line in area.Select(region => MomentScene.Closed(region.Shell)))
-        {
-            for (var i = 1; i < line.Length; i++)
-            {
-                var along = line[i] - line[i - 1];
-                var share = Point.Dot(place - line[i - 1], along) / Math.Max(1e-9, Point.Dot(along, along));
-                var at = line[i - 1] + (along * Math.Clamp(share, 0, 1));
-                if (at.DistanceTo(place) < least)
-                {
-                    (nearest, least) = (at, at.DistanceTo(place));
-                }
-            }
-        }
-        return nearest;
-    }
-
     private static ImmutableArray<Point> StripAt(Point at, Point along)
     {
         var (far, side) = (along * (Strip.Long / 2), along.Outward() * (Strip.Wide / 2));
@@ -137,22 +110,11 @@ internal static class TapeStrips
             return false;
         }
         ImmutableArray<Region> area = [new Region(Ring.Of(strip), [])];
-        for (var i = 1; i < line.Length; i++)
-        {
-            var (from, to) = (line[i - 1], line[i]);
-            var steps = Math.Max(1, (int)Math.Ceiling(from.DistanceTo(to)));
-            for (var step = 0; step <= steps; step++)
-            {
-                var place = Point.Lerp(from, to, (double)step / steps);
-                if (
-                    box.Contains(place)
-                    && (area[0].Shell.Winding(place) != 0 || RegionOverlay.DistanceToRings(area, place) < Clear)
-                )
-                {
-                    return true;
-                }
-            }
-        }
-        return false;
+        return LineWalk
+            .Of(line, Clear / 2)
+            .Any(place =>
+                box.Contains(place)
+                && (area[0].Shell.Winding(place) != 0 || RegionOverlay.DistanceToRings(area, place) < Clear)
+            );
     }
 }

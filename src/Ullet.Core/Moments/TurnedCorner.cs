@@ -13,7 +13,7 @@ internal static class TurnedCorner
     {
         var leg = Leg / scale;
         var seen = moment.View is MomentView.Front or MomentView.Back ? moment.Field : shown;
-        var box = MomentScene.BoxOf(part.Layer.Area);
+        var box = Box.Of(part.Layer.Area);
         if (part.Layer.Area.Length != 1 || box.Width < 3 * leg || box.Height < 3 * leg)
         {
             yield break;

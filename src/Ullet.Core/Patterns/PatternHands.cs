@@ -86,11 +86,12 @@ internal static class PatternHands
             Work = act.Work with { Tape = act.Work.Tape.Add(new Taped(layerId, place)) },
         };
 
-    /// <summary>The same, a layer held as a sentence of it says: with tape where the sentence asks for tape.</summary>
-    internal static HandsAct HeldAs(this HandsAct act, string sentence, string layerId) =>
-        sentence.StartsWith("Tape its corners", StringComparison.Ordinal)
-            ? act.TapedAt(layerId, TapePlace.Corners)
-            : act;
+    /// <summary>The same, a layer taped at its corners where what holds it asks for that.</summary>
+    internal static HandsAct TapedIf(this HandsAct act, bool isTaped, string layerId) =>
+        isTaped ? act.TapedAt(layerId, TapePlace.Corners) : act;
+
+    /// <summary>The same, done where the work was turned through its gap.</summary>
+    internal static HandsAct AtTheGap(this HandsAct act) => act with { Work = act.Work with { ClosesGap = true } };
 
     internal static LayerLaid Laid(
         string layer,

@@ -9,6 +9,12 @@ namespace Ullet.Core.Patterns;
 /// <param name="OnCloth">How a cloth is held that lies on another, a sentence.</param>
 internal sealed record PatternHold(string Id, string OnStabiliser, string OnCloth)
 {
+    /// <summary>True where a cloth on the stabiliser is held with tape at its corners.</summary>
+    internal bool TapesOnStabiliser => this == Tape || this == Baste;
+
+    /// <summary>True where a cloth on another is held so.</summary>
+    internal bool TapesOnCloth => this != Spray;
+
     internal const string ChoiceId = "held";
 
     private const string Taped = "Tape its corners.";

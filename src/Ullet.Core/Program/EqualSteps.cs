@@ -119,11 +119,14 @@ public static partial class EqualSteps
             for (var j = i + 1; j < areas.Count && apart; j++)
             {
                 apart =
-                    !BoxOf(areas[i]).Overlaps(BoxOf(areas[j]))
+                    !Box.Of(areas[i]).Overlaps(Box.Of(areas[j]))
                     || RegionOverlay.Intersection(areas[i], areas[j]).IsEmpty;
             }
         }
-        var (one, all) = (BoxOf(areas[0]), areas.Select(BoxOf).Aggregate((known, more) => known.Union(more)));
+        var (one, all) = (
+            Box.Of(areas[0]),
+            areas.Select(area => Box.Of(area)).Aggregate((known, more) => known.Union(more))
+        );
         var size = $"it must be at least {LengthText.AtLeast(one.Width, one.Height)}";
         var text = Plain(steps[0]);
         return apart || !text.Contains(size, StringComparison.Ordinal)
@@ -135,8 +138,6 @@ public static partial class EqualSteps
                     StringComparison.Ordinal
                 );
     }
-
-    private static Box BoxOf(ImmutableArray<Region> area) => Box.Of(area.SelectMany(region => region.Shell.Points));
 
     /// <summary>"1 to 6", or "1, 2 and 5".</summary>
     private static string Told(ImmutableArray<int> numbers) =>
@@ -177,7 +178,7 @@ public static partial class EqualSteps
                 _ => throw new ArgumentException($"No place is known of {change.GetType().Name}.", nameof(step)),
             }
             : [];
-        return area.IsEmpty ? null : BoxOf(area).Centre;
+        return area.IsEmpty ? null : Box.Of(area).Centre;
     }
 
     [GeneratedRegex(@"( copy| \d{1,4})+$", RegexOptions.ExplicitCapture, 200)]

@@ -219,8 +219,7 @@ public sealed record HoopSights(ImmutableArray<SeenShape> Shapes, ImmutableArray
             {
                 return [];
             }
-            Point Middle(ImmutableArray<Region> regions) =>
-                Box.Of(regions.SelectMany(region => region.Shell.Points)).Centre;
+            Point Middle(ImmutableArray<Region> regions) => Box.Of(regions).Centre;
             var (from, to) = (Middle(inside), Middle(outside));
             var index = new AreaIndex(outline);
             var (low, high) = (from, to);

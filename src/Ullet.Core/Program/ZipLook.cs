@@ -26,7 +26,7 @@ public sealed record ZipLook(
     /// <summary>The look of a layer; null for what is no zip.</summary>
     public static ZipLook? Of(PresentLayer layer)
     {
-        var box = Box.Of(layer.Area.SelectMany(region => region.Shell.Points));
+        var box = Box.Of(layer.Area);
         if (layer.Cloth.Kind != ClothKind.Zip || box.IsEmpty)
         {
             return null;

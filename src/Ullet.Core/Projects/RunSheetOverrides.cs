@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Projects;
 
@@ -44,6 +45,12 @@ public sealed record StepOverride(StepKey Key, string? Note)
 {
     /// <summary>A photo of the user's own beside it in the booklet: its asset's hash; null for none.</summary>
     public string? Photo { get; init; }
+
+    /// <summary>Says that a photo is no kept picture, or null.</summary>
+    public static Refusal? CheckPhoto(string? photo) =>
+        photo is null || (photo.Length == 64 && photo.All(char.IsAsciiHexDigitLower))
+            ? null
+            : new Refusal("picture-unknown", "picture", "That is no picture that was brought in.");
 
     /// <summary>True to keep it in its place among the other steps that are held.</summary>
     public bool IsHeld { get; init; }

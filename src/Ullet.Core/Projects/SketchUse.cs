@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Projects;
 
@@ -9,6 +10,16 @@ public sealed record SketchUse(string SketchId, int Part)
 {
     /// <summary>What the part is in a drawing that a person put on the shelf: it travels with the project; null for drawings of our own.</summary>
     public SketchNature? Own { get; init; }
+
+    /// <summary>Says what is wrong with what it brings along, or null.</summary>
+    public Refusal? Check() =>
+        Own is not { } own
+            ? null
+            : Limits.CheckName(own.Name, "A part of a drawing")
+                ?? Limits.CheckName(own.Colour.Name, "A drawing's colour")
+                ?? Limits.CheckColour(own.Colour.Colour, "A drawing's colour")
+                ?? Limits.CheckName(own.Colour.Id, "A drawing's colour")
+                ?? Limits.CheckRange(own.Turn, -360, 360, "degrees", "The rows' direction", "turn");
 }
 
 /// <summary>What a part of a small drawing is, its outline left aside.</summary>

@@ -101,6 +101,7 @@ public sealed record PasteElements : Edit
                     .Select(making => MakingModules.Of(making).Check(making))
                     .FirstOrDefault(no => no is not null)
                 ?? FormModules.Of(element.Form).CheckAdded(element, context.Evaluator.Fonts)
+                ?? element.Sketch?.Check()
                 ?? Operations(element);
             if (refusal is not null)
             {

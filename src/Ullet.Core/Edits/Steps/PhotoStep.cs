@@ -14,8 +14,8 @@ public sealed record PhotoStep : StepEdit
         Picture is null ? "Take a photo away from a step" : "Put a photo beside a step";
 
     private protected override Result<Project> Change(RunStep step, RunSheet sheet, Project project) =>
-        Picture is { } picture && (picture.Length != 64 || !picture.All(char.IsAsciiHexDigitLower))
-            ? new Refusal("picture-unknown", "picture", "That is no picture that was brought in.")
+        StepOverride.CheckPhoto(Picture) is { } refusal
+            ? refusal
             : project with
             {
                 RunSheet = project.RunSheet.With(Of(project, step.Key) with { Photo = Picture }),

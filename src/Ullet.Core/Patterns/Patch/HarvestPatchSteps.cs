@@ -26,7 +26,7 @@ internal static class HarvestPatchSteps
                 "It covers every line by a finger's width.",
                 changes: [Laid("p-patch", one ? "Patch" : "Patches", ground, true, laid)]
             )
-            .HeldAs(work.Hold.OnStabiliser, "p-patch");
+            .TapedIf(work.Hold.TapesOnStabiliser, "p-patch");
         if (work.Hold == PatternHold.Baste)
         {
             yield return new SewAct(HarvestPatchParts.Basting.Step(StageId.Basting));

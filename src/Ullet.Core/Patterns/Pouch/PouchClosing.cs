@@ -113,10 +113,11 @@ internal static class PouchClosing
                     + "outside now, and flat."
             );
             yield return Finish(
-                HandKind.FreeText,
-                ZipPouchHands.CloseGap,
-                "Fold the gap's edges in and close it by hand, or with a line along the edge."
-            ) with
+                    HandKind.FreeText,
+                    ZipPouchHands.CloseGap,
+                    "Fold the gap's edges in and close it by hand, or with a line along the edge."
+                )
+                .AtTheGap() with
             {
                 Subject = "Lining",
             };

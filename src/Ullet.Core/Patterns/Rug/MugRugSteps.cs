@@ -33,7 +33,7 @@ internal static class MugRugSteps
                 "It covers the line all round by a finger's width.",
                 changes: [Laid("p-batting", "Filling", batting, true, laid)]
             )
-            .HeldAs(hold.OnStabiliser, "p-batting");
+            .TapedIf(hold.TapesOnStabiliser, "p-batting");
         yield return SewAct.Line(MugRugParts.BattingTack);
         yield return Hands(
             HandKind.Trim,
@@ -52,7 +52,7 @@ internal static class MugRugSteps
                 "It lies smooth and reaches past the filling all round.",
                 changes: [Laid("p-front", "Front", front, true, cut, role: LayerRole.Outer)]
             )
-            .HeldAs(hold.OnCloth, "p-front");
+            .TapedIf(hold.TapesOnCloth, "p-front");
         yield return SewAct.Line(MugRugParts.FrontTack);
         yield return SewAct.Line(MugRugParts.Quilting) with
         {
@@ -85,10 +85,11 @@ internal static class MugRugSteps
             $"Turn the rug right side out through the gap of {gap.Length:0} mm {gap.Where}, and push its edge out with a blunt point."
         );
         yield return Finish(
-            HandKind.Press,
-            MugRugHands.Press,
-            "Fold the gap's edges in and press the rug flat. Close the gap by hand, or sew once round the rug 3 mm inside its edge"
-                + (stuff.LineThread is { } thread ? $" with {thread}." : ".")
-        );
+                HandKind.Press,
+                MugRugHands.Press,
+                "Fold the gap's edges in and press the rug flat. Close the gap by hand, or sew once round the rug 3 mm inside its edge"
+                    + (stuff.LineThread is { } thread ? $" with {thread}." : ".")
+            )
+            .AtTheGap();
     }
 }

@@ -168,14 +168,7 @@ internal sealed class UntrimmedRule : IOrderRule
             }
             var laid = lay.Work.Changes.OfType<LayerLaid>().First();
             // What lies beneath everything is pierced by nothing that is not meant to be.
-            return laid.IsBeneath
-                ? null
-                : new Waste(
-                    lay,
-                    trim,
-                    new AreaIndex(laid.Area),
-                    Box.Of(laid.Area.SelectMany(region => region.Shell.Points))
-                );
+            return laid.IsBeneath ? null : new Waste(lay, trim, new AreaIndex(laid.Area), Box.Of(laid.Area));
         }
 
         internal bool Meets(SewnUnit unit) =>
