@@ -107,9 +107,6 @@ public sealed record BookletStep(
     /// <summary>Needle points of it.</summary>
     public int StitchCount { get; init; }
 
-    /// <summary>True where the hoop comes off the machine.</summary>
-    public bool HoopOff { get; init; }
-
     /// <summary>True where the machine stops after it.</summary>
     public bool StopAfter { get; init; }
 }

@@ -62,10 +62,7 @@ public static class BookletSteps
             hands.Note,
             $"{(hands.HoopOff ? "Hoop off the machine" : "Hoop stays on the machine")}, {Minutes(seconds)}",
             moment
-        )
-        {
-            HoopOff = hands.HoopOff,
-        };
+        );
 
     private static BookletStep Sewn(ProgramStitches sewn, int at, StitchProgram program, Moment moment, double seconds)
     {

@@ -3,7 +3,7 @@ using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Moments;
 
-/// <summary>The line along which a layer is folded: where its place before and its place after meet, midway between them.</summary>
+/// <summary>The line along which a layer is folded: the edge of its place after that lies nearest to its place before.</summary>
 internal static class FoldLine
 {
     /// <summary>The fold with an arrow over it; null where nothing moves.</summary>
@@ -19,29 +19,34 @@ internal static class FoldLine
         {
             return null;
         }
-        // Boxes are folded about an upright or a level line: the edge of the one that lies nearest to the other's.
+        // Boxes are folded about a level or an upright line; an upright one is a level one with both axes exchanged.
         if (Math.Abs(moved.Y) >= Math.Abs(moved.X))
         {
-            var y = moved.Y > 0 ? now.MinY : now.MaxY;
-            var (left, right) = (Math.Max(was.MinX, now.MinX), Math.Min(was.MaxX, now.MaxX));
-            return new FoldPart(
-                layerId,
-                before,
-                new Point(left, y),
-                new Point(right, y),
-                new Point((left + right) / 2, was.Centre.Y),
-                new Point((left + right) / 2, now.Centre.Y)
-            );
+            return Level(layerId, before, was, now, at => at);
         }
-        var x = moved.X > 0 ? now.MinX : now.MaxX;
-        var (top, bottom) = (Math.Max(was.MinY, now.MinY), Math.Min(was.MaxY, now.MaxY));
+        static Point Exchanged(Point at) => new(at.Y, at.X);
+        static Box Turned(Box box) => new(box.MinY, box.MinX, box.MaxY, box.MaxX);
+        return Level(layerId, before, Turned(was), Turned(now), Exchanged);
+    }
+
+    private static FoldPart Level(
+        string layerId,
+        ImmutableArray<Region> before,
+        Box was,
+        Box now,
+        Func<Point, Point> placed
+    )
+    {
+        var y = now.Centre.Y > was.Centre.Y ? now.MinY : now.MaxY;
+        var (left, right) = (Math.Max(was.MinX, now.MinX), Math.Min(was.MaxX, now.MaxX));
+        var middle = (left + right) / 2;
         return new FoldPart(
             layerId,
             before,
-            new Point(x, top),
-            new Point(x, bottom),
-            new Point(was.Centre.X, (top + bottom) / 2),
-            new Point(now.Centre.X, (top + bottom) / 2)
+            placed(new Point(left, y)),
+            placed(new Point(right, y)),
+            placed(new Point(middle, was.Centre.Y)),
+            placed(new Point(middle, now.Centre.Y))
         );
     }
 }

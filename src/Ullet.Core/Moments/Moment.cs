@@ -96,9 +96,7 @@ public sealed record ThreadPart(StepKey Step, ImmutableArray<ImmutableArray<Poin
 /// <summary>A line that something is held against.</summary>
 /// <param name="Line">The step whose line it is; null for a layer's edge.</param>
 /// <param name="Lines">Its places, mm.</param>
-/// <param name="Name">What it is called.</param>
-public sealed record AlignedPart(StepKey? Line, ImmutableArray<ImmutableArray<Point>> Lines, string Name)
-    : MomentPart(true);
+public sealed record AlignedPart(StepKey? Line, ImmutableArray<ImmutableArray<Point>> Lines) : MomentPart(true);
 
 /// <summary>The stretch of a laid layer's edge that lies on the line it is held against.</summary>
 /// <param name="LayerId">The layer.</param>

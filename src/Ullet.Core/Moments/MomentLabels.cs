@@ -42,9 +42,14 @@ internal static class MomentLabels
         );
         var indent = isBeside ? 0 : type * 1.6;
         var labels = Wanted(moment, frame, shown)
-            .Select(label => label with { Lines = Wrapped(label.Text, type, room.Width - 2 - indent, measure) })
+            .Select(label =>
+                label with
+                {
+                    Lines = new TextLines(type, true, measure).Broken(label.Text, room.Width - 2 - indent),
+                }
+            )
             .ToList();
-        var view = Wrapped(MomentWords.View(moment.View), type * 0.92, room.Width - 2, measure);
+        var view = new TextLines(type * 0.92, true, measure).Broken(MomentWords.View(moment.View), room.Width - 2);
         var viewHeight = view.Length * type * 0.92 * Leading;
         var gap = type * 0.5;
         double Height() => labels.Sum(label => (label.Lines.Length * type * Leading) + gap);
@@ -191,36 +196,6 @@ internal static class MomentLabels
             ZipPart => 4,
             _ => 5,
         };
-
-    /// <summary>A text in lines that fit; words that are too wide are broken.</summary>
-    internal static ImmutableArray<string> Wrapped(string text, double type, double room, ITextMeasure measure)
-    {
-        var lines = ImmutableArray.CreateBuilder<string>();
-        var line = "";
-        foreach (var word in text.Split(' ', StringSplitOptions.RemoveEmptyEntries))
-        {
-            var longer = line.Length == 0 ? word : $"{line} {word}";
-            if (line.Length > 0 && measure.Width(longer, type, true) > room)
-            {
-                lines.Add(line);
-                longer = word;
-            }
-            while (longer.Length > 1 && measure.Width(longer, type, true) > room)
-            {
-                var fits = Enumerable
-                    .Range(1, longer.Length - 1)
-                    .LastOrDefault(count => measure.Width(longer[..count], type, true) <= room, 1);
-                lines.Add(longer[..fits]);
-                longer = longer[fits..];
-            }
-            line = longer;
-        }
-        if (line.Length > 0)
-        {
-            lines.Add(line);
-        }
-        return lines.ToImmutable();
-    }
 
     /// <param name="Text">What it says.</param>
     /// <param name="At">What it names, page units.</param>

@@ -96,16 +96,14 @@ internal sealed partial class MomentScene
                     var seen = sewn.SelectMany(i => SeenLines.Of(_threads[i], Over(i, step))).ToImmutableArray();
                     if (!seen.IsEmpty)
                     {
-                        parts.Add(new AlignedPart(key, seen, _program.Steps[sewn[0]].OwnerName));
+                        parts.Add(new AlignedPart(key, seen));
                     }
                     parts.AddRange(LaidEdges.Along(LaidBy(step), [.. sewn.SelectMany(i => _threads[i])], to.IsPressed));
                 }
             }
             else if (_layers[step].FirstOrDefault(layer => layer.Id == to.LayerId) is { } layer)
             {
-                parts.Add(
-                    new AlignedPart(null, [.. layer.Area.SelectMany(region => region.Rings).Select(Closed)], layer.Name)
-                );
+                parts.Add(new AlignedPart(null, [.. layer.Area.SelectMany(region => region.Rings).Select(Closed)]));
             }
         }
     }

@@ -71,7 +71,7 @@ internal static class MomentSection
                 }
             }
             yield return new InkText(
-                Short(layer.Name, bars.MinX - room.MinX - 4, type, layer.IsNew, measure),
+                new TextLines(type, layer.IsNew, measure).Fitted(layer.Name, bars.MinX - room.MinX - 4),
                 new Point(room.MinX, y + (type * 0.88)),
                 type,
                 InkAnchor.Start,
@@ -108,7 +108,7 @@ internal static class MomentSection
         for (var i = 0; i < count; i++)
         {
             yield return new InkText(
-                Short(section.Layers[i].Name, bars.MinX - room.MinX - 4, type * 0.9, false, measure),
+                new TextLines(type * 0.9, false, measure).Fitted(section.Layers[i].Name, bars.MinX - room.MinX - 4),
                 new Point(room.MinX, Height(i) + (type * 0.3)),
                 type * 0.9,
                 InkAnchor.Start,
@@ -129,24 +129,11 @@ internal static class MomentSection
 
     private static InkText Title(string text, Box room, double type, ITextMeasure measure) =>
         new(
-            Short(text, room.Width, type, false, measure),
+            new TextLines(type, false, measure).Fitted(text, room.Width),
             new Point(room.MinX, room.MinY + type),
             type,
             InkAnchor.Start,
             false,
             "#4c5968"
         );
-
-    /// <summary>A text that fits in one line.</summary>
-    private static string Short(string text, double room, double type, bool isBold, ITextMeasure measure)
-    {
-        if (measure.Width(text, type, isBold) <= room)
-        {
-            return text;
-        }
-        var count = Enumerable
-            .Range(0, text.Length)
-            .LastOrDefault(most => measure.Width(text[..most] + "…", type, isBold) <= room, 0);
-        return text[..count] + "…";
-    }
 }

@@ -125,6 +125,19 @@ public sealed record ElementBox(double X, double Y, double Width, double Height,
     /// <summary>True when the form is mirrored left to right before it is turned.</summary>
     public bool IsFlipped { get; init; }
 
+    /// <summary>The box larger by a factor about the field's centre: place and size, not turn and lean.</summary>
+    public ElementBox Scaled(double factor) =>
+        this with
+        {
+            X = X * factor,
+            Y = Y * factor,
+            Width = Width * factor,
+            Height = Height * factor,
+        };
+
+    /// <summary>The box moved, mm.</summary>
+    public ElementBox Moved(double x, double y) => this with { X = X + x, Y = Y + y };
+
     /// <summary>How far the form leans to the right before it is flipped and turned, degrees; -60 to 60.</summary>
     public double Skew { get; init; }
 }

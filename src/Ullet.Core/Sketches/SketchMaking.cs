@@ -27,13 +27,7 @@ public static class SketchMaking
             Id = "",
             Name = $"{sketch.Name}, {part.Name}",
             Form = OutlinedForms.Of(part.Shape),
-            Box = part.Box with
-            {
-                X = part.Box.X * scale,
-                Y = part.Box.Y * scale,
-                Width = part.Box.Width * scale,
-                Height = part.Box.Height * scale,
-            },
+            Box = part.Box.Scaled(scale),
             Making = part.Role == SketchRole.Stroke ? new LineMaking() : new SatinMaking(),
             Sketch = new SketchUse(sketch.Id, number),
         };

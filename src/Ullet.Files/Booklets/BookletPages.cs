@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using SkiaSharp;
 using Ullet.Core.Moments;
 using Ullet.Files.Instructions;
@@ -73,50 +74,15 @@ internal sealed class BookletPages : IDisposable
         _canvas = null;
     }
 
-    private string Foot(SKFont font)
-    {
-        var (title, then) = _foot;
-        var room = _look.Room - 40 - font.MeasureText(then);
-        if (font.MeasureText(title) > room)
-        {
-            var fits = Enumerable
-                .Range(0, title.Length)
-                .Last(most => most == 0 || font.MeasureText(title[..most] + "…") <= room);
-            title = title[..fits] + "…";
-        }
-        return title + then;
-    }
+    private string Foot(SKFont font) =>
+        Lines(font.Size, false).Fitted(_foot.Title, _look.Room - 40 - font.MeasureText(_foot.Then)) + _foot.Then;
 
     public void Dispose() => End();
 
-    /// <summary>Text broken into lines that fit; words wider than a line are broken too.</summary>
-    internal static List<string> Broken(string text, SKFont font, float room)
-    {
-        var lines = new List<string>();
-        foreach (var paragraph in text.Split('\n'))
-        {
-            var line = "";
-            foreach (var word in paragraph.Split(' ', StringSplitOptions.RemoveEmptyEntries))
-            {
-                var longer = line.Length == 0 ? word : $"{line} {word}";
-                if (line.Length > 0 && font.MeasureText(longer) > room)
-                {
-                    lines.Add(line);
-                    longer = word;
-                }
-                while (longer.Length > 1 && font.MeasureText(longer) > room)
-                {
-                    var fits = (int)font.BreakText(longer, room);
-                    fits = Math.Clamp(fits, 1, longer.Length - 1);
-                    lines.Add(longer[..fits]);
-                    longer = longer[fits..];
-                }
-                line = longer;
-            }
-            lines.Add(line);
-        }
-        return lines;
-    }
+    private static readonly HankenMeasure Measure = new();
+
+    /// <summary>Text set in letters of a size.</summary>
+    internal static TextLines Lines(float size, bool isBold) => new(size, isBold, Measure);
 
     internal static SKColor InkColour => Ink;
 
@@ -160,8 +126,7 @@ internal sealed record TextPart(string Text, float Size) : BookletPart
 
     internal override float Height(BookletLook look)
     {
-        using var font = Font();
-        return BookletPages.Broken(Text, font, RoomOf(look)).Count * Size * Leading;
+        return Lines(look).Length * Size * Leading;
     }
 
     internal override void Draw(SKCanvas canvas, float x, float y, BookletLook look)
@@ -173,7 +138,7 @@ internal sealed record TextPart(string Text, float Size) : BookletPart
             IsAntialias = true,
         };
         var top = y;
-        foreach (var line in BookletPages.Broken(Text, font, RoomOf(look)))
+        foreach (var line in Lines(look))
         {
             y += Size * Leading;
             canvas.DrawText(line, x + Indent, y - (Size * 0.3f), SKTextAlign.Left, font, paint);
@@ -186,7 +151,8 @@ internal sealed record TextPart(string Text, float Size) : BookletPart
 
     private SKFont Font() => new(IsBold ? PdfPen.Bold : PdfPen.Regular, Size);
 
-    private float RoomOf(BookletLook look) => Room ?? look.Room - Indent;
+    private ImmutableArray<string> Lines(BookletLook look) =>
+        BookletPages.Lines(Size, IsBold).Broken(Text, Room ?? look.Room - Indent);
 }
 
 /// <summary>A drawing of a moment.</summary>

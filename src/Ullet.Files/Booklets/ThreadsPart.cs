@@ -29,7 +29,9 @@ internal sealed record ThreadsPart(ImmutableArray<BookletThread> Threads) : Book
             canvas.DrawCircle(x + radius, middle, radius, spot);
             canvas.DrawCircle(x + radius, middle, radius, edge);
             var blocks = thread.Blocks.Contains(' ', StringComparison.Ordinal) ? "blocks" : "block";
-            var said = BookletPages.Broken($"{thread.Name}, {blocks} {thread.Blocks}", font, look.Room - 24)[0];
+            var said = BookletPages
+                .Lines(look.Body, false)
+                .Fitted($"{thread.Name}, {blocks} {thread.Blocks}", look.Room - 24);
             canvas.DrawText(said, x + 18, y - (look.Body * 0.1f), SKTextAlign.Left, font, ink);
         }
     }

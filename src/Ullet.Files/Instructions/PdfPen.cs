@@ -1,5 +1,7 @@
 using System.Reflection;
 using SkiaSharp;
+using Ullet.Core.Moments;
+using Ullet.Files.Moments;
 
 namespace Ullet.Files.Instructions;
 
@@ -8,6 +10,8 @@ internal sealed class PdfPen : IDisposable
 {
     internal static readonly SKTypeface Regular = Load("HankenGrotesk_400Regular.ttf");
     internal static readonly SKTypeface Bold = Load("HankenGrotesk_700Bold.ttf");
+
+    private static readonly HankenMeasure Measure = new();
 
     private readonly SKDocument _document;
     private readonly float _pageWidth;
@@ -24,11 +28,11 @@ internal sealed class PdfPen : IDisposable
         _y = margin;
     }
 
-    internal void Write(string text, float size, bool bold = false, float indent = 0, float? width = null)
+    internal void Write(string text, float size, bool bold = false, float indent = 0)
     {
         using var font = new SKFont(bold ? Bold : Regular, size);
-        var room = width ?? _pageWidth - (2 * _margin) - indent;
-        foreach (var line in Broken(text, font, room))
+        var room = _pageWidth - (2 * _margin) - indent;
+        foreach (var line in new TextLines(size, bold, Measure).Broken(text, room))
         {
             if (_y + (size * 1.4f) > _pageHeight - _margin)
             {
@@ -43,35 +47,9 @@ internal sealed class PdfPen : IDisposable
 
     internal void Space(float height) => _y += height;
 
-    internal void DownTo(float y) => _y = Math.Max(_y, y);
-
-    internal void Picture(Action<SKCanvas> draw, float x, float y)
-    {
-        _canvas.Save();
-        _canvas.Translate(x, y);
-        draw(_canvas);
-        _canvas.Restore();
-    }
-
     internal void Finish() => _document.EndPage();
 
     public void Dispose() => _ink.Dispose();
-
-    private static IEnumerable<string> Broken(string text, SKFont font, float room)
-    {
-        var line = "";
-        foreach (var word in text.Split(' '))
-        {
-            var longer = line.Length == 0 ? word : line + " " + word;
-            if (line.Length > 0 && font.MeasureText(longer) > room)
-            {
-                yield return line;
-                longer = word;
-            }
-            line = longer;
-        }
-        yield return line;
-    }
 
     private static SKTypeface Load(string name)
     {

@@ -74,14 +74,15 @@ internal static class CardPage
 
     private static void Stop(StringBuilder body, CardStop stop, SvgInk svg, bool isMany)
     {
+        var first = stop.First;
         body.Append(
             CultureInfo.InvariantCulture,
-            $"<section class=\"stop\" data-key=\"{WebUtility.HtmlEncode($"{stop.Hooping} {stop.Key}".Trim())}\"{(stop.IsHands ? " data-hands=\"1\"" : "")}>"
+            $"<section class=\"stop\" data-key=\"{WebUtility.HtmlEncode($"{stop.Hooping} {first.Key}".Trim())}\"{(first.IsHands ? " data-hands=\"1\"" : "")}>"
         );
         var hooping = stop.Hooping.Length > 0 ? $"{stop.Hooping}, " : "";
         body.Append(
             CultureInfo.InvariantCulture,
-            $"<p class=\"number\">{WebUtility.HtmlEncode(hooping)}{(stop.IsHands ? "hands" : "machine")}, step {stop.Number}</p>"
+            $"<p class=\"number\">{WebUtility.HtmlEncode(hooping)}{(first.IsHands ? "hands" : "machine")}, step {stop.Number}</p>"
         );
         body.Append("<div class=\"drawn\"><div class=\"tall\">")
             .Append(svg.Write(MomentSheet.Of(stop.Moment, 360, 380, 14, Measure)))
@@ -91,39 +92,36 @@ internal static class CardPage
             .Append("</div></div>");
         body.Append(
             CultureInfo.InvariantCulture,
-            $"<h2{(stop.IsHands ? " class=\"hands\"" : "")}>{WebUtility.HtmlEncode(stop.Sentence)}</h2>"
+            $"<h2{(first.IsHands ? " class=\"hands\"" : "")}>{WebUtility.HtmlEncode(stop.Sentence)}</h2>"
         );
-        Paragraph(body, "warning", stop.Warning);
+        Paragraph(body, "warning", first.Warning);
         Blocks(body, stop);
-        if (stop.Check is { } check)
+        if (first.Check is { } check)
         {
             body.Append(
                 CultureInfo.InvariantCulture,
                 $"<p class=\"check\"><b>Before you press start</b>{WebUtility.HtmlEncode(check)}</p>"
             );
         }
-        Paragraph(body, "note", stop.Note is null ? null : $"Your note: {stop.Note}");
-        var left = stop.IsHands
-            ? $"{stop.StitchesLeft:N0} stitches to go"
-            : $"{stop.StitchesLeft:N0} stitches to go from here";
+        Paragraph(body, "note", first.Note is null ? null : $"Your note: {first.Note}");
         body.Append(
             CultureInfo.InvariantCulture,
-            $"<p class=\"small\">{WebUtility.HtmlEncode(stop.Small)} · {left}</p></section>"
+            $"<p class=\"small\">{WebUtility.HtmlEncode(stop.Small)} · {stop.StitchesLeft:N0} stitches to go</p></section>"
         );
     }
 
     private static void Blocks(StringBuilder body, CardStop stop)
     {
-        if (stop.Blocks.IsEmpty)
+        if (stop.First.IsHands)
         {
             return;
         }
         body.Append("<ul class=\"blocks\">");
-        foreach (var block in stop.Blocks)
+        foreach (var block in stop.Steps)
         {
             body.Append(
                 CultureInfo.InvariantCulture,
-                $"<li><svg width=\"34\" height=\"34\" aria-hidden=\"true\"><circle cx=\"17\" cy=\"17\" r=\"16\" fill=\"{block.Colour}\" stroke=\"#1d2a3a\"/></svg><span><b>Block {block.Block}: {WebUtility.HtmlEncode(block.Thread)}</b>{WebUtility.HtmlEncode(block.What)} {block.StitchCount:N0} stitches.</span></li>"
+                $"<li><svg width=\"34\" height=\"34\" aria-hidden=\"true\"><circle cx=\"17\" cy=\"17\" r=\"16\" fill=\"{block.Colour}\" stroke=\"#1d2a3a\"/></svg><span><b>Block {block.Block}: {WebUtility.HtmlEncode(block.Thread)}</b>{WebUtility.HtmlEncode(block.Sentence)} {block.StitchCount:N0} stitches.</span></li>"
             );
         }
         body.Append("</ul>");
@@ -139,9 +137,9 @@ internal static class CardPage
 
     private static string Short(CardStop stop)
     {
-        var text = stop.IsHands
+        var text = stop.First.IsHands
             ? stop.Sentence
-            : string.Join(", ", stop.Blocks.Select(block => $"block {block.Block} {block.Thread}"));
+            : string.Join(", ", stop.Steps.Select(block => $"block {block.Block} {block.Thread}"));
         return $"{stop.Number}. {(text.Length > 44 ? text[..43] + "…" : text)}";
     }
 

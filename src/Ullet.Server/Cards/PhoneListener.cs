@@ -1,7 +1,7 @@
 using System.Net;
-using System.Security.Cryptography;
 using System.Text;
 using Microsoft.AspNetCore.ResponseCompression;
+using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Cards;
 
@@ -131,7 +131,7 @@ internal static class PhoneListener
 
     private static async Task Show(HttpContext http, CardSource source)
     {
-        var nonce = Nonce();
+        var nonce = Safety.NewNonce();
         if (await source.Page(State, nonce, http.RequestAborted) is not { } page)
         {
             await Nothing(http);
@@ -154,7 +154,7 @@ internal static class PhoneListener
 
     private static Task Ask(HttpContext http, string said, int status)
     {
-        var nonce = Nonce();
+        var nonce = Safety.NewNonce();
         http.Response.StatusCode = status;
         http.Response.Headers.ContentSecurityPolicy =
             $"default-src 'none'; style-src 'nonce-{nonce}'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
@@ -183,6 +183,4 @@ internal static class PhoneListener
         http.Response.ContentType = "text/html; charset=utf-8";
         return http.Response.WriteAsync(page, Encoding.UTF8, http.RequestAborted);
     }
-
-    internal static string Nonce() => Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
 }

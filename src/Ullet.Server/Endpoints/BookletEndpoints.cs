@@ -1,8 +1,9 @@
+using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Pipeline;
 using Ullet.Files.Booklets;
-using Ullet.Server.Cards;
 using Ullet.Server.Documents;
+using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Endpoints;
 
@@ -66,7 +67,7 @@ internal static class BookletEndpoints
         {
             return Problems.Of(released.Refusal!);
         }
-        var nonce = PhoneListener.Nonce();
+        var nonce = Safety.NewNonce();
         http.Response.Headers.ContentSecurityPolicy =
             $"default-src 'none'; style-src 'nonce-{nonce}'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
         return TypedResults.Content(
@@ -75,7 +76,7 @@ internal static class BookletEndpoints
                 () => BookletHtml.Of(released.Value, $"/api/projects/{id}/picture.png?size=900&frame=design", nonce)
             ),
             "text/html",
-            System.Text.Encoding.UTF8
+            Encoding.UTF8
         );
     }
 }

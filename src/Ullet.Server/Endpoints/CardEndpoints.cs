@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using QRCoder;
 using Ullet.Server.Cards;
 using Ullet.Server.Documents;
+using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Endpoints;
 
@@ -43,7 +44,7 @@ internal static class CardEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var nonce = PhoneListener.Nonce();
+        var nonce = Safety.NewNonce();
         http.Response.Headers.ContentSecurityPolicy = CardPage.Policy(nonce);
         http.Response.Headers.CacheControl = "no-store";
         return TypedResults.Content(

@@ -38,6 +38,9 @@ internal static class Safety
             }
         );
 
+    /// <summary>A word that a page's own scripts and styles bear, new for every answer.</summary>
+    internal static string NewNonce() => Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
+
     internal static Task Refuse(HttpContext http, Refusal refusal, int status)
     {
         http.Response.StatusCode = status;
@@ -50,7 +53,7 @@ internal static class Safety
 
     private static void AddHeaders(HttpContext http)
     {
-        var nonce = Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
+        var nonce = NewNonce();
         http.Items[NonceItem] = nonce;
         // The reference page brings a script of its own that writes inline styles.
         var isReference = http.Request.Path.StartsWithSegments("/docs", StringComparison.Ordinal);

@@ -45,7 +45,7 @@ public sealed class BookletTests
                     MomentSheet.Of(stop.Moment, width, height, type, Measure),
                     Measure
                 );
-                Assert.True(wrong.Count == 0, $"{stop.Key}: {string.Join("; ", wrong)}");
+                Assert.True(wrong.Count == 0, $"{stop.First.Key}: {string.Join("; ", wrong)}");
             }
         }
     }

@@ -52,7 +52,7 @@ public sealed record AddSketch : Edit
             {
                 Id = $"e{project.NextNumber + made.Count}",
                 GroupId = numbers.Count > 1 ? group : null,
-                Box = element.Box with { X = element.Box.X + X, Y = element.Box.Y + Y },
+                Box = element.Box.Moved(X, Y),
             };
             if (Limits.CheckBox(element.Box, element.Name, mayBeFlat: part.Role == SketchRole.Stroke) is { } wrong)
             {

@@ -99,14 +99,14 @@ public sealed record OwnSketch(string Name, string Words, Clip Clip)
     private SketchPart Part(Element element, double scale)
     {
         var nature = NatureOf(element);
-        var box = element.Box with
-        {
-            X = element.Box.X * scale,
-            Y = element.Box.Y * scale,
-            Width = element.Box.Width * scale,
-            Height = element.Box.Height * scale,
-        };
-        return new SketchPart(nature.Name, nature.Role, nature.Colour, element.Form.ShapeOf()!, box, nature.Turn);
+        return new SketchPart(
+            nature.Name,
+            nature.Role,
+            nature.Colour,
+            element.Form.ShapeOf()!,
+            element.Box.Scaled(scale),
+            nature.Turn
+        );
     }
 
     private SketchColour ColourOf(Element element)
@@ -183,7 +183,7 @@ public sealed record OwnSketch(string Name, string Words, Clip Clip)
                 .. clip.Elements.Select(element =>
                     element with
                     {
-                        Box = element.Box with { X = element.Box.X - box.Centre.X, Y = element.Box.Y - box.Centre.Y },
+                        Box = element.Box.Moved(-box.Centre.X, -box.Centre.Y),
                         GroupId = clip.Elements.Length > 1 ? "g0" : null,
                         StaysCentred = false,
                         IsLocked = false,

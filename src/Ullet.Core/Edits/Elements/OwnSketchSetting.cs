@@ -43,13 +43,7 @@ internal static class OwnSketchSetting
     private static Element Placed(Element element, double scale, Point middle) =>
         element with
         {
-            Box = element.Box with
-            {
-                X = (element.Box.X * scale) + middle.X,
-                Y = (element.Box.Y * scale) + middle.Y,
-                Width = element.Box.Width * scale,
-                Height = element.Box.Height * scale,
-            },
+            Box = element.Box.Scaled(scale).Moved(middle.X, middle.Y),
             Form = FormModules.Of(element.Form).Scaled(element.Form, scale, scale),
         };
 }

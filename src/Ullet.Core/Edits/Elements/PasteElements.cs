@@ -56,7 +56,7 @@ public sealed record PasteElements : Edit
             var copy = NamedIds.Renamed(element, ids) with
             {
                 Id = ids.Elements[element.Id],
-                Box = element.Box with { X = element.Box.X + Aside, Y = element.Box.Y + Aside },
+                Box = element.Box.Moved(Aside, Aside),
                 StaysCentred = false,
                 IsLocked = false,
                 PatternPart = null,
