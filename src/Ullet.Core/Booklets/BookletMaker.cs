@@ -3,6 +3,7 @@ using Ullet.Core.Applique;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Layers;
 using Ullet.Core.Patterns;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Timing;
@@ -103,35 +104,11 @@ public static class BookletMaker
                 .Steps.OfType<ProgramStitches>()
                 .GroupBy(sewn => sewn.Thread)
                 .Select(group => new BookletThread(
-                    Told([.. group.Select(sewn => sewn.Block).Distinct().Order()]),
+                    NumberWords.Of([.. group.Select(sewn => sewn.Block).Distinct().Order()]),
                     program.Threads[group.Key - 1].Name,
                     program.Threads[group.Key - 1].Colour
                 )),
         ];
-
-    /// <summary>"1", "1 and 2", "1 to 4 and 6".</summary>
-    private static string Told(List<int> blocks)
-    {
-        var parts = new List<string>();
-        for (var i = 0; i < blocks.Count; )
-        {
-            var last = i;
-            while (last + 1 < blocks.Count && blocks[last + 1] == blocks[last] + 1)
-            {
-                last++;
-            }
-            if (last - i >= 2)
-            {
-                parts.Add($"{blocks[i]} to {blocks[last]}");
-            }
-            else
-            {
-                parts.AddRange(blocks.GetRange(i, last - i + 1).Select(block => $"{block}"));
-            }
-            i = last + 1;
-        }
-        return parts.Count == 1 ? parts[0] : $"{string.Join(", ", parts.SkipLast(1))} and {parts[^1]}";
-    }
 
     private static IEnumerable<string> Before(Evaluated evaluated)
     {

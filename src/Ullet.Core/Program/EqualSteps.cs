@@ -81,7 +81,7 @@ public static partial class EqualSteps
             }
             places.Add(new PicturePlace(number, Place(step)!.Value));
         }
-        var told = Told([.. places.Select(place => place.Number)]);
+        var told = NumberWords.Of([.. places.Select(place => place.Number)]);
         if (OneSheet(steps) is { } sheet)
         {
             return new EqualGroup(
@@ -138,12 +138,6 @@ public static partial class EqualSteps
                     StringComparison.Ordinal
                 );
     }
-
-    /// <summary>"1 to 6", or "1, 2 and 5".</summary>
-    private static string Told(ImmutableArray<int> numbers) =>
-        numbers.Length > 2 && Enumerable.Range(0, numbers.Length).All(i => numbers[i] == numbers[0] + i)
-            ? $"{numbers[0]} to {numbers[^1]}"
-            : $"{string.Join(", ", numbers[..^1])} and {numbers[^1]}";
 
     /// <summary>What has to be the same in steps that are one card; null for a step that stands alone.</summary>
     private static (HandKind, bool, string, string?, string?, string)? Alike(ProgramHands step) =>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using Ullet.Core.Documents;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
@@ -90,6 +91,38 @@ public sealed class OwnSketchTests
         Assert.Equal("words-too-long", OwnSketch.Of(heart, ["e1"], "x", new string('x', 201), Context).Refusal!.Code);
         Assert.Equal("nothing-selected", OwnSketch.Of(heart, [], "x", "", Context).Refusal!.Code);
         Assert.Equal("element-unknown", OwnSketch.Of(heart, ["e9"], "x", "", Context).Refusal!.Code);
+    }
+
+    [Theory]
+    [InlineData("#zz0000", "leaf", 0)]
+    [InlineData("", "leaf", 0)]
+    [InlineData("#112233", "", 0)]
+    [InlineData("#112233", "leaf", double.NaN)]
+    [InlineData("#112233", "leaf", 4000)]
+    public void WhatADrawingBringsAlong_IsCheckedAtEveryDoor(string colour, string name, double turn)
+    {
+        var own = Kept(Tray());
+        var nature = new SketchNature(name, SketchRole.Body, new SketchColour("own1", "green", colour), turn);
+        var element = own.Clip.Elements[0] with { Sketch = new SketchUse("own-1", 0) { Own = nature } };
+        var paste = new PasteElements { Clip = own.Clip with { Elements = [element] } };
+        Assert.NotEmpty(SampleProject.Refused(SampleProject.Empty(), paste).Words);
+        var stored = Tray();
+        stored = stored.With(stored.Elements[0] with { Sketch = element.Sketch });
+        if (!double.IsNaN(turn))
+        {
+            Assert.False(DocumentReader.Stored(ProjectJson.Write(stored)).IsOk);
+        }
+    }
+
+    [Fact]
+    public void APhotoThatIsNoKeptPicture_IsRefused_AlsoInADocument()
+    {
+        var tray = Tray();
+        var key = SampleProject.Evaluate(tray).RunSheet.Steps[0].Key;
+        var photo = new PhotoStep { StepKey = key.ToString(), Picture = "../../etc" };
+        Assert.Equal("picture-unknown", SampleProject.Refused(tray, photo).Code);
+        var stored = tray with { RunSheet = tray.RunSheet.With(new StepOverride(key, null) { Photo = "../../etc" }) };
+        Assert.False(DocumentReader.Stored(ProjectJson.Write(stored)).IsOk);
     }
 
     /// <summary>A square of cloth with a dot in satin.</summary>

@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { Refused } from "../api/client";
 
 interface Props {
   projectId: string;
@@ -20,14 +21,16 @@ export function MomentDrawing({ projectId, head, stepKey, hooping, width, height
       const query = new URLSearchParams({ step: stepKey, width: String(width), height: String(height) });
       if (hooping) query.set("hooping", hooping);
       const answer = await fetch(`/api/projects/${projectId}/moment.svg?${query}`, { signal });
-      return answer.ok ? answer.text() : "";
+      if (!answer.ok) throw new Refused("This step could not be drawn.", "moment-missing");
+      return answer.text();
     },
-  }).data;
+  });
+  if (drawn.isError) return <p className="text-[14px] text-madder">{drawn.error.message}</p>;
   return (
     <div
       style={{ aspectRatio: `${width} / ${height}` }}
       className={`overflow-hidden rounded-card border border-line bg-white p-1 ${className ?? ""}`}
-      dangerouslySetInnerHTML={{ __html: drawn ?? "" }}
+      dangerouslySetInnerHTML={{ __html: drawn.data ?? "" }}
     />
   );
 }

@@ -1,10 +1,9 @@
 import { useEdits } from "../../api/edits";
 import { useCatalogue } from "../../api/queries";
-import { importFile, Refused, type ClothCut, type MatPhoto, type Scene } from "../../api/client";
+import { type ClothCut, type MatPhoto, type Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { FileChooser } from "../../parts/fields/FileChooser";
 import { LengthField } from "../../parts/fields/LengthField";
-import { say } from "../../state/messages";
+import { PhotoChooser } from "../../parts/PhotoChooser";
 import { heldCloth } from "./heldCloth";
 
 interface Props {
@@ -27,16 +26,6 @@ export function MatPhotoFields({ projectId, scene, cloth }: Props) {
       clothId: cloth.clothId,
       photo: { ...(heldCloth(now, cloth).cut.photo ?? held), ...part },
     }));
-
-  const bring = async (file: File) => {
-    try {
-      const preview = await importFile(file);
-      if (preview.kind === "picture") set({ picture: preview.token, width: 280, x: 10, y: 10 });
-      else say("Choose a photo (.png, .jpg).", "trouble");
-    } catch (wrong) {
-      say(wrong instanceof Refused ? wrong.message : "That photo could not be read.", "trouble");
-    }
-  };
 
   return (
     <fieldset className="space-y-2">
@@ -75,9 +64,12 @@ export function MatPhotoFields({ projectId, scene, cloth }: Props) {
               {print.name}
             </Button>
           ))}
-          <FileChooser label="Photo of the printed cloth" accept=".png,.jpg,.jpeg" onChosen={bring}>
+          <PhotoChooser
+            label="Photo of the printed cloth"
+            onBrought={(picture) => void set({ picture, width: 280, x: 10, y: 10 })}
+          >
             {(open) => <Button onClick={open}>Your own photo</Button>}
-          </FileChooser>
+          </PhotoChooser>
         </div>
       )}
       <p className="text-[13px] text-muted">Lay shapes by eye where the print suits them, by dragging.</p>
