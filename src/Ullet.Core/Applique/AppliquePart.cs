@@ -21,11 +21,15 @@ public sealed record AppliquePart(AppliqueElement Element, int Ordinal, string N
         new(
             element,
             outline.Ordinal,
-            (outline.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name)
-                + (outline.Side is { } side ? $", {side}" : ""),
+            NameOf(element.Element, outline),
             outline.Outline.Parts.Any(part => !part.Holes.IsEmpty)
         )
         {
             ClothId = outline.ClothId ?? element.ClothId,
         };
+
+    /// <summary>What a part is called: the element, and which letter or side of it.</summary>
+    public static string NameOf(Element element, PartOutline outline) =>
+        (outline.Letter is { } letter ? $"{element.Name}, {letter}" : element.Name)
+        + (outline.Side is { } side ? $", {side}" : "");
 }

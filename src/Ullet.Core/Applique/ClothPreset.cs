@@ -86,7 +86,10 @@ public sealed record ClothPreset(
             ClothKind.Fleece => new(0.4, 0.38, 4.5, 12, 1.0, 0.005, "medium cut-away", Film, "80/12 ballpoint"),
             ClothKind.Jersey => new(0.4, 0.40, 3.5, 12, 1.0, 0.006, "fusible mesh cut-away", null, "75/11 ballpoint"),
             ClothKind.Organza => new(0.15, 0.45, 3.0, 8, 1.0, 0.002, Film, null, "65/9 sharp"),
-            ClothKind.Film => new(0.1, 0.45, 3.5, 8, 0.5, 0.0005, "medium tear-away", null, "70/10 sharp"),
+            ClothKind.Twill => new(0.2, 0.40, 3.5, 12, 1.0, 0.002, "medium tear-away", null, "80/12 embroidery"),
+            ClothKind.Canvas => new(0.25, 0.40, 4.0, 12, 1.0, 0.002, "firm tear-away", null, "90/14 jeans"),
+            ClothKind.Cork => new(0.1, 0.50, 3.5, 7, 0.5, 0.0005, "medium tear-away", null, "75/11 sharp"),
+            ClothKind.Film or ClothKind.IronOnFilm => new(0.1, 0.45, 3.5, 8, 0.5, 0.0005, "medium tear-away", null, "70/10 sharp"),
             ClothKind.WovenCotton
             or ClothKind.Stabiliser
             or ClothKind.CutAway

@@ -17,10 +17,10 @@ internal static class CareWords
             said.Add(sentence);
         }
         var isFelt = kinds.Contains(ClothKind.Felt);
-        var noIron = kinds.Contains(ClothKind.Vinyl) || kinds.Contains(ClothKind.Film);
+        var noIron = kinds.Overlaps([ClothKind.Vinyl, ClothKind.Film, ClothKind.Cork]);
         said.Add(
             noIron
-                ? "Wipe it clean with a damp cloth; do not put it in a hot wash, and never iron the vinyl or the film."
+                ? "Wipe it clean with a damp cloth; do not put it in a hot wash, and never iron it."
             : isFelt ? "Wash it by hand, lukewarm, and dry it flat: felt shrinks and pills in a machine."
             : "Wash it at 30 degrees, inside out or in a bag, and dry it flat."
         );
@@ -34,6 +34,7 @@ internal static class CareWords
     private static readonly ImmutableArray<(ClothKind Kind, string Sentence)> Finishing =
     [
         (ClothKind.WashAway, "Dissolve what is left of the wash-away stabiliser in lukewarm water and dry it flat."),
+        (ClothKind.IronOnFilm, "Press iron-on film through a cloth only, and without steam."),
         (ClothKind.Zip, "Press clear of the zip: its teeth are nylon and melt."),
     ];
 }

@@ -17,6 +17,9 @@ public enum CutKind
 
     /// <summary>A layer of a pattern, with its seam and margin.</summary>
     Layer,
+
+    /// <summary>Only cut out: nothing is sewn on it.</summary>
+    Only,
 }
 
 /// <summary>What is cut out of a cloth.</summary>
@@ -37,6 +40,12 @@ public sealed record CutShape(
     CutKind Kind
 )
 {
+    /// <summary>True for letters: their holes are counters.</summary>
+    public bool IsOfLetters { get; init; }
+
+    /// <summary>What falls out of it is called.</summary>
+    public string HoleName => IsOfLetters ? "counter" : "hole";
+
     /// <summary>How many are needed.</summary>
     public int Count { get; init; } = 1;
 
@@ -79,7 +88,7 @@ public sealed record CutShapeInput(
 /// holes are left out (they are cut in the hoop), and curves are fitted within <see cref="Tolerance.Fit"/>.</remarks>
 public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
 {
-    public int Version => 4;
+    public int Version => 5;
 
     public long Bytes(CutShape output) => Footprint.Thing + Footprint.Of(output.Outline);
 
@@ -104,7 +113,10 @@ public sealed class CutShapeStation : IStation<CutShapeInput, CutShape>
         var allowance = (method.CutsToSize ? element.CutAllowance : null) ?? method.CutAllowance ?? 0;
         var line = allowance == 0 ? input.Outline : Grown(input.Offset(allowance, method.CutsToSize));
         var kind = method.CutsToSize ? CutKind.Piece : CutKind.Template;
-        return new CutShape(element.Id, part.Ordinal, part.Name, part.ClothId, line, allowance, kind);
+        return new CutShape(element.Id, part.Ordinal, part.Name, part.ClothId, line, allowance, kind)
+        {
+            IsOfLetters = element.Element.Form is TextForm,
+        };
     }
 
     private static Outline Grown(Area area) =>

@@ -35,7 +35,10 @@ public sealed record PlacedShape(CutShape Shape, Outline Outline, int Copy, int 
 }
 
 /// <summary>Names what is laid as one: its first shape and which copy.</summary>
-public readonly record struct UnitName(string Key, int Copy);
+/// <param name="Key">The first shape's key.</param>
+/// <param name="Copy">Which of its copies, from 0.</param>
+/// <param name="IsAlone">True for a shape that hands took away from what it was laid with.</param>
+public readonly record struct UnitName(string Key, int Copy, bool IsAlone = false);
 
 /// <summary>Two shapes of a sheet, by their number on it, that overlap or leave less between them than holds.</summary>
 public readonly record struct Meeting(int First, int Second);

@@ -77,12 +77,10 @@ public static class PieceMarks
         var room = new AreaIndex(regions).Holds(middle)
             ? RegionOverlay.DistanceToRings(regions, middle) - 0.5
             : double.NegativeInfinity;
-        if (room >= Arm)
-        {
-            return (middle, Arm);
-        }
         var (deepest, radius) = DeepestPlace.Of(regions);
-        return room >= Math.Min(LeastArm * 2, radius / 2) ? (middle, room) : (deepest, Math.Min(Arm, radius - 0.5));
+        // Near an edge it would be no middle: then the cross lies where most is cut round it.
+        var (at, free) = room >= radius / 2 ? (middle, room) : (deepest, radius - 0.5);
+        return (at, Math.Min(Arm, free));
     }
 
     /// <summary>Where edges of two pieces cross on the wall, by the key of each of the two. Templates are trimmed afterwards and layers

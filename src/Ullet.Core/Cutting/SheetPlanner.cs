@@ -69,7 +69,7 @@ public static class SheetPlanner
         var laid = new List<(int Sheet, SheetUnit Unit)>();
         var packing = new ShelfPacking(setup.Usable, setup.Cut.Gap);
         var free = new List<SheetUnit>();
-        var places = setup.Cut.Places.ToLookup(each => new UnitName(each.Key, each.Copy));
+        var places = setup.Cut.Places.ToLookup(each => new UnitName(each.Key, each.Copy, each.IsAlone));
         foreach (var unit in units)
         {
             Budget.Spend();

@@ -49,12 +49,33 @@ internal sealed record SheetUnit(ImmutableArray<PlacedShape> Shapes)
                     Budget.Spend();
                     var those = group.Where(shape => shape.Count > more).ToList();
                     var number = (copy * most) + more;
-                    var name = new UnitName(those[0].Key, number);
-                    units.Add(new SheetUnit([.. those.Select(shape => Placed(shape, setup, number, name))]));
+                    foreach (var (name, own) in Divided(those, number, setup.Cut))
+                    {
+                        units.Add(new SheetUnit([.. own.Select(shape => Placed(shape, setup, number, name))]));
+                    }
                 }
             }
         }
         return units;
+    }
+
+    /// <summary>What is laid as one, and each shape that hands took away from it.</summary>
+    private static IEnumerable<(UnitName Name, List<CutShape> Shapes)> Divided(
+        List<CutShape> shapes,
+        int copy,
+        ClothCut cut
+    )
+    {
+        var alone = cut.Places.Where(place => place.IsAlone && place.Copy == copy).Select(place => place.Key).ToHashSet();
+        var rest = shapes.Where(shape => !alone.Contains(shape.Key)).ToList();
+        if (rest.Count > 0)
+        {
+            yield return (new UnitName(shapes[0].Key, copy), rest);
+        }
+        foreach (var shape in shapes.Where(shape => alone.Contains(shape.Key)))
+        {
+            yield return (new UnitName(shape.Key, copy, true), [shape]);
+        }
     }
 
     private static List<List<CutShape>> Groups(IReadOnlyList<CutShape> shapes, ClothCut cut, SheetLayout layout)

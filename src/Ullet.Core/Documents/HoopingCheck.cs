@@ -48,7 +48,10 @@ internal static class HoopingCheck
             "",
             false,
             Limits.CheckRange(hoop.FieldWidth, 20, 1000, "mm", "The width of the field", "fieldWidth"),
-            Limits.CheckRange(hoop.FieldHeight, 20, 1000, "mm", "The height of the field", "fieldHeight")
+            Limits.CheckRange(hoop.FieldHeight, 20, 1000, "mm", "The height of the field", "fieldHeight"),
+            new[] { hoop.MiddleX, hoop.MiddleY, hoop.MarginAcross, hoop.MarginDown }.All(n => Math.Abs(n) <= 1000)
+                ? null
+                : DocumentCheck.Missing("a hoop's middle or margin lies outside of it")
         );
 
     private static Pipeline.Refusal Missing(string what, string id) =>

@@ -9,6 +9,9 @@ namespace Ullet.Core.Drawings;
 /// <param name="LeftOut">What is not taken, a sentence each.</param>
 public sealed record Drawing(ImmutableArray<DrawnPath> Paths, double? MmPerUnit, ImmutableArray<string> LeftOut)
 {
+    /// <summary>What a unit may be, the likeliest first, where the file gives no real length, mm.</summary>
+    public ImmutableArray<double> LikelyUnits { get; init; } = LikelyUnit.OfPages;
+
     /// <summary>Takes a bare unit for this when nobody says otherwise: the pixel of CSS, 96 to the inch, mm.</summary>
     public const double UsualMmPerUnit = 25.4 / 96;
 

@@ -15,6 +15,9 @@ public sealed record EditContext(Evaluator Evaluator)
     /// <summary>Drawings that a person put on the shelf; none unless given.</summary>
     public IOwnSketches OwnSketches { get; init; } = new NoOwnSketches();
 
+    /// <summary>What is remembered of cutting across projects; nothing unless given.</summary>
+    public IKeptCuts KeptCuts { get; init; } = new NoKeptCuts();
+
     /// <summary>Ends the edit when nobody waits for it.</summary>
     public CancellationToken Cancellation { get; init; }
 }
@@ -118,9 +121,14 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(SetTolerances), "setTolerances")]
 [JsonDerivedType(typeof(SetUnit), "setUnit")]
 [JsonDerivedType(typeof(SetZone), "setZone")]
+[JsonDerivedType(typeof(SetTrait), "setTrait")]
+[JsonDerivedType(typeof(SetSeenThread), "setSeenThread")]
+[JsonDerivedType(typeof(NameGroups), "nameGroups")]
+[JsonDerivedType(typeof(PlaceElements), "placeElements")]
 [JsonDerivedType(typeof(ShareMat), "shareMat")]
 [JsonDerivedType(typeof(SkewElements), "skewElements")]
 [JsonDerivedType(typeof(SplitLine), "splitLine")]
+[JsonDerivedType(typeof(ToSheet), "toSheet")]
 [JsonDerivedType(typeof(StayCentred), "stayCentred")]
 [JsonDerivedType(typeof(StraightenStretch), "straightenStretch")]
 [JsonDerivedType(typeof(SwitchStep), "switchStep")]

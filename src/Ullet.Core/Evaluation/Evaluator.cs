@@ -5,6 +5,7 @@ using Ullet.Core.Findings;
 using Ullet.Core.Forms;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Makings;
 using Ullet.Core.Lettering;
 using Ullet.Core.Maps;
 using Ullet.Core.Outlines;
@@ -59,6 +60,18 @@ public sealed class Evaluator
             : TextModule.Room(element.FormedAs<TextForm>()!, ink, element.Box).Height / ink.Height * LaidText.CapHeight;
     }
 
+    /// <summary>The middle of the first baseline of words on the wall, mm; null for anything else, and without their font.</summary>
+    public Point? BaselineOf(Element element)
+    {
+        var ink = element.FormedAs<TextForm>() is { } words ? Lay(words).Ink : Box.Empty;
+        if (ink.IsEmpty)
+        {
+            return null;
+        }
+        var room = TextModule.Room(element.FormedAs<TextForm>()!, ink, element.Box);
+        return BoxFit.OnWall(element.Box, new Point(0, -ink.Centre.Y * room.Height / ink.Height));
+    }
+
     /// <summary>An element's outline with its operations.</summary>
     public ShapedElement Shape(Project project, Element element, CancellationToken cancellation = default) =>
         new Shaping(_cache, _outlines, project, cancellation).Of(element);
@@ -93,7 +106,7 @@ public sealed class Evaluator
             .. DerivedHoopings.Of(project, work).Prepend(new HoopingSheet(project.Hooping, runSheet)).Select(sewing.Of),
         ]);
         var first = hoopings[0];
-        var cuts = Cuts(project, plan, pieces, cancellation);
+        var cuts = Cuts(project, plan, work, pieces, cancellation);
         var sheets = SheetPlanner.Plan(project, PieceMarks.Marked(cuts, project.Cut));
         ImmutableArray<PieceAtWork> cloths = [.. pieces.Select(piece => piece.Work)];
         var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
@@ -140,6 +153,7 @@ public sealed class Evaluator
     private ImmutableArray<CutShape> Cuts(
         Project project,
         PatternPlan? plan,
+        Dictionary<string, ElementAtWork> work,
         ImmutableArray<KeyedPiece> pieces,
         CancellationToken cancellation
     )
@@ -157,6 +171,21 @@ public sealed class Evaluator
         [
             .. cuts.Where(shape => !LayerShapes.Covers(plan, shape, project.Find(shape.ElementId))),
             .. LayerShapes.Of(project, plan),
+            .. project.Elements.SelectMany(element =>
+                work[element.Id]
+                    .CutOuts.Select(part => new CutShape(
+                        element.Id,
+                        part.Ordinal,
+                        part.Name,
+                        part.ClothId,
+                        part.Outline,
+                        0,
+                        CutKind.Only
+                    )
+                    {
+                        IsOfLetters = element.Form is TextForm,
+                    })
+            ),
         ];
     }
 

@@ -38,8 +38,9 @@ internal sealed class Workshop(
         var input = new MakingInput(project, element, shaped.Outline.Whole, shaped.Key, pieces)
         {
             Letters = shaped.Outline.Letters,
+            Parts = shaped.Outline.Parts,
         };
-        return new ElementAtWork(pieces, module.Things(input), module.Marked(input));
+        return new ElementAtWork(pieces, module.Things(input), module.Marked(input), module.CutOuts(input));
     }
 
     private KeyedPiece Piece(AppliqueElement element, LaidPiece layer)

@@ -13,7 +13,10 @@ internal sealed class BuriedCheck : ICheck
                 work.Part.Element.Id,
                 work.Edge.Bounds().Centre,
                 $"{work.Part.Name} lies wholly under other pieces: it is laid and tacked, and nobody will see it. Move it up in "
-                    + "the stack, or delete it."
+                    + "the stack, or delete it.",
+                work.Part.Element.Element is { IsLocked: false, PatternPart: null } && work.Part.Ordinal == 0
+                    ? new DeleteMend(work.Part.Element.Id)
+                    : null
             );
         }
     }

@@ -14,7 +14,8 @@ internal sealed class ConstructionUnusedCheck : ICheck
                 idle.Id,
                 null,
                 $"{idle.Name} is a construction shape that nothing is made with: it is neither sewn nor cut. Delete it, or have it "
-                    + "sewn."
+                    + "sewn.",
+                idle.IsLocked ? null : new DeleteMend(idle.Id)
             );
         }
     }

@@ -23,31 +23,63 @@ internal sealed class CutterCheck : ICheck
                     new MirrorFilmMend(sheet.Cloth.Id)
                 );
             }
-            foreach (var shape in sheet.Shapes.Where(placed => placed.Copy == 0).Select(placed => placed.Shape))
+            var shapes = input
+                .Sheets.Where(other => other.Cloth.Id == sheet.Cloth.Id)
+                .SelectMany(other => other.Shapes)
+                .Where(placed => placed.Copy == 0)
+                .Select(placed => placed.Shape);
+            foreach (var group in shapes.GroupBy(shape => shape.ElementId, StringComparer.Ordinal))
             {
-                if (TooFine(shape, profile.SmallestFeature) is { } width)
+                if (TooFine([.. group], profile, input) is { } finding)
                 {
-                    yield return new Finding(
-                        "cut-too-fine",
-                        FindingLevel.Warn,
-                        input.Project.Find(shape.ElementId)?.Id,
-                        null,
-                        $"A part or a hole of {shape.Name} is {LengthText.Mm(width)} across; cut as {profile.Name.ToLowerInvariant()}, "
-                            + $"what is under {LengthText.Mm(profile.SmallestFeature)} does not come out clean. Make it larger, or leave it out."
-                    );
+                    yield return finding;
                 }
             }
         }
     }
 
-    /// <summary>The least side of a part's or a hole's box that is too fine; null when none is.</summary>
-    private static double? TooFine(CutShape shape, double least)
+    /// <summary>One line for all parts and holes of an element that the blade can't cut; null when there are none.</summary>
+    private static Finding? TooFine(List<CutShape> shapes, CutProfile profile, FindingInput input)
     {
-        var narrow = shape
-            .Outline.Contours.Select(contour => contour.Bounds())
-            .Select(box => Math.Min(box.Width, box.Height))
-            .DefaultIfEmpty(double.MaxValue)
-            .Min();
-        return narrow < least - Tolerance.Quantum ? narrow : null;
+        var least = profile.SmallestFeature;
+        var fine = shapes
+            .SelectMany(shape => shape.Outline.Parts, (shape, part) => (shape, part))
+            .SelectMany(pair =>
+                pair.part.Holes.Select(hole => new Fine(pair.shape, hole, true))
+                    .Prepend(new Fine(pair.shape, pair.part.Shell, false))
+            )
+            .Where(each => each.Width < least - Tolerance.Quantum)
+            .ToList();
+        if (fine.Count == 0)
+        {
+            return null;
+        }
+        var worst = fine.MinBy(each => each.Width)!;
+        var element = input.Project.Find(worst.Shape.ElementId);
+        var (width, needed) = LengthsApart.Mm(worst.Width, least);
+        var more = fine.Count > 1 ? $" There are {fine.Count} such places." : "";
+        Mend? mend =
+            element is null || element.PatternPart is not null ? null
+            : fine.TrueForAll(each => each.IsHole) ? new CloseHolesMend(element.Id, HolesCheck.Above(fine.Max(each => each.Width)))
+            : shapes.Sum(shape => shape.Outline.Parts.Length) > fine.Count && fine.TrueForAll(each => !each.IsHole)
+                ? new ClearCrumbsMend(element.Id, least)
+            : null;
+        return new Finding(
+            "cut-too-fine",
+            FindingLevel.Warn,
+            element?.Id,
+            worst.Shape.Kind == CutKind.Layer ? null : worst.Box.Centre,
+            $"A {(worst.IsHole ? "hole" : "part")} of {worst.Shape.Name} is {width} across; cut as {profile.Name.ToLowerInvariant()}, "
+                + $"what is under {needed} does not come out clean.{more} Make it larger, or leave it out.",
+            mend
+        );
+    }
+
+    /// <summary>A part or a hole of a cut shape.</summary>
+    private sealed record Fine(CutShape Shape, Contour Edge, bool IsHole)
+    {
+        internal Box Box { get; } = Edge.Bounds();
+
+        internal double Width => Math.Min(Box.Width, Box.Height);
     }
 }

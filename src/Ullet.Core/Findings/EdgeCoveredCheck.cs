@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Applique;
 
 namespace Ullet.Core.Findings;
@@ -17,12 +18,12 @@ internal sealed class EdgeCoveredCheck : ICheck
             if (failing.Count > 0)
             {
                 var (work, match) = failing.MinBy(pair => pair.Match!.Spare(pair.Match.Worst!));
-                yield return Finding(work, match!, Mend(pieces));
+                yield return Finding(work, match!, Mends(pieces));
             }
         }
     }
 
-    private static Finding Finding(PieceAtWork work, EdgeMatch match, Mend? mend)
+    private static Finding Finding(PieceAtWork work, EdgeMatch match, ImmutableArray<Mend> mends)
     {
         var peeps = EdgeMatchWords.PeepsOut(match);
         return new Finding(
@@ -30,14 +31,13 @@ internal sealed class EdgeCoveredCheck : ICheck
             peeps ? FindingLevel.Stop : FindingLevel.Warn,
             work.Part.Element.Id,
             match.Worst!.At,
-            EdgeMatchWords.Of(work, match),
-            mend
-        );
+            EdgeMatchWords.Of(work, match)
+        )
+        {
+            OtherMends = mends,
+        };
     }
 
-    private static EdgeMatchMend? Mend(List<PieceAtWork> pieces)
-    {
-        var mends = EdgeMends.Of(pieces);
-        return mends.IsEmpty ? null : new EdgeMatchMend(pieces[0].Part.Element.Id, mends[0]);
-    }
+    private static ImmutableArray<Mend> Mends(List<PieceAtWork> pieces) =>
+        [.. EdgeMends.Of(pieces).Select(change => new EdgeMatchMend(pieces[0].Part.Element.Id, change))];
 }

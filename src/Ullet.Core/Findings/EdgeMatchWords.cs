@@ -24,8 +24,9 @@ public static class EdgeMatchWords
             return $"The edge of {work.Part.Name} may peep out from under its cover by {LengthText.Mm(-worst.Beyond!.Value)}: the "
                 + $"cover reaches {LengthText.Mm(CoverChoice.Of(piece, work.Cloth).Outside)} outside the outline.";
         }
+        var (bite, wanted) = LengthsApart.Mm(Math.Max(worst.Bite, 0), match.Wanted);
         return $"The {AppliqueMethods.Of(piece.Method).StageWords(StageId.Cover)} of {work.Part.Name} may hold only "
-            + $"{LengthText.Mm(Math.Max(worst.Bite, 0))} of its edge; {LengthText.Mm(match.Wanted)} is wanted on "
+            + $"{bite} of its edge; {wanted} is wanted on "
             + $"{work.Cloth.Name}.";
     }
 }

@@ -74,6 +74,7 @@ public static class Checks
     private static readonly ImmutableArray<ICheck> All =
     [
         new OutsideFieldCheck(),
+        new MarginCheck(),
         new OrderCheck(),
         new WindowGroundCheck(),
         new StopMissingCheck(),
@@ -92,6 +93,8 @@ public static class Checks
         new BehindCheck(),
         new PanelEdgeCheck(),
         new HolesCheck(),
+        new ScissorsCheck(),
+        new LettersTouchCheck(),
         new EdgeCoveredCheck(),
         new EdgeHeldCheck(),
         new NarrowPieceCheck(),
@@ -112,6 +115,7 @@ public static class Checks
         new SameElementCheck(),
         new BobbinCheck(),
         new ShadowCheck(),
+        new ClothOnItselfCheck(),
         new LayerSizeCheck(),
         new ThreadUnusedCheck(),
         new OlderLimitsCheck(),

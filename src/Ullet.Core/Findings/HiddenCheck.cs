@@ -11,6 +11,10 @@ internal sealed class HiddenCheck : ICheck
                 FindingLevel.Tip,
                 element.Id,
                 null,
-                $"{element.Name} is hidden on the wall, but it is sewn and cut. Show it again, or delete it."
-            ));
+                $"{element.Name} is hidden on the wall, but it is sewn and cut. Show it again, or delete it.",
+                new ShowMend(element.Id)
+            )
+            {
+                OtherMends = element.PatternPart is null && !element.IsLocked ? [new DeleteMend(element.Id)] : [],
+            });
 }

@@ -9,67 +9,94 @@ namespace Ullet.Core.Findings;
 internal sealed class HolesCheck : ICheck
 {
     /// <summary>Scissors need about this much room in a hole, mm.</summary>
-    private const double ScissorsRoom = 8;
+    internal const double ScissorsRoom = 8;
 
-    /// <summary>A cutter cuts a hole of about this size cleanly, mm.</summary>
-    private const double CutterRoom = 4;
+    public IEnumerable<Finding> Run(FindingInput input) =>
+        input.Pieces.GroupBy(work => work.Part.Element.Id, StringComparer.Ordinal).SelectMany(Judge);
 
-    public IEnumerable<Finding> Run(FindingInput input)
+    /// <summary>One line for all holes of an element that have the same fault.</summary>
+    private static IEnumerable<Finding> Judge(IEnumerable<PieceAtWork> pieces)
     {
-        foreach (var work in input.Pieces)
-        {
-            Budget.Spend();
-            foreach (var part in work.Outline.Parts)
-            {
-                foreach (var finding in part.Holes.SelectMany(hole => Judge(work.Part, work.Cloth, part.Shell, hole)))
-                {
-                    yield return finding;
-                }
-            }
-        }
-    }
-
-    private static IEnumerable<Finding> Judge(AppliquePart piece, Cloth cloth, Contour shell, Contour hole)
-    {
-        var ring = hole.Flatten();
-        var box = ring.Bounds();
-        var solid = new Region(ring.Reversed(), []);
-        var outside = RegionOverlay.Difference([solid], [new Region(shell.Flatten(), [])]);
-        if (outside.Sum(region => region.Area) > 0.01)
+        var holes = pieces
+            .SelectMany(work => work.Outline.Parts, (work, part) => (work, part))
+            .SelectMany(pair => pair.part.Holes, (pair, hole) => Hole.Of(pair.work, pair.part.Shell, hole))
+            .ToList();
+        if (holes.Find(hole => hole.CrossesEdge) is { } crossing)
         {
             yield return new Finding(
                 "hole-outside",
                 FindingLevel.Stop,
-                piece.Element.Id,
-                box.Centre,
-                $"A hole of {piece.Name} crosses its edge. Make it smaller or move it inside."
+                crossing.Piece.Element.Id,
+                crossing.At,
+                $"A hole of {crossing.Piece.Name} crosses its edge. Make it smaller or move it inside."
             );
-            yield break;
         }
-        var room = Math.Min(box.Width, box.Height);
-        var cutter = AppliqueMethods.Of(piece.Element.Method).CutsToSize;
-        var needed = cutter ? CutterRoom : ScissorsRoom;
-        if (room < needed)
+        var inside = holes.Where(hole => !hole.CrossesEdge).ToList();
+        // What a blade cuts is judged by its own profile, where it is cut.
+        var small = inside.Where(hole => !hole.IsCut && hole.Room < ScissorsRoom).ToList();
+        if (small.Count > 0)
         {
+            var worst = small.MinBy(hole => hole.Room)!;
+            var (room, needed) = LengthsApart.Mm(worst.Room, ScissorsRoom);
             yield return new Finding(
                 "hole-too-small",
                 FindingLevel.Warn,
-                piece.Element.Id,
-                box.Centre,
-                $"A hole of {piece.Name} is {LengthText.Mm(room)} across; {(cutter ? "a cutter" : "scissors")} "
-                    + $"need{(cutter ? "s" : "")} about {needed:0} mm. Make it larger, or leave it out."
+                worst.Piece.Element.Id,
+                worst.At,
+                $"{Count(small.Count, worst.Piece)} {room} across; scissors need about {needed}. "
+                    + "Make it larger, cut the cloth beforehand, or leave it out.",
+                new CloseHolesMend(worst.Piece.Element.Id, Above(small.Max(hole => hole.Room)))
             );
         }
-        var closing = 2 * CoverChoice.Of(piece.Element, cloth).Outside;
-        if (!piece.Element.Stages.Cover.Off && room <= closing)
+        var closed = inside.Where(hole => hole.Closing > 0 && hole.Room <= hole.Closing).ToList();
+        if (closed.Count > 0)
         {
+            var worst = closed.MinBy(hole => hole.Room)!;
             yield return new Finding(
                 "hole-closes",
                 FindingLevel.Warn,
-                piece.Element.Id,
+                worst.Piece.Element.Id,
+                worst.At,
+                $"The cover closes {(closed.Count > 1 ? $"{closed.Count} holes" : "a hole")} of {worst.Piece.Name}: it takes "
+                    + $"{LengthText.Mm(worst.Closing)} of the hole's {LengthText.Mm(worst.Room)}. Make the hole larger or the cover "
+                    + "narrower.",
+                new CloseHolesMend(worst.Piece.Element.Id, Above(closed.Max(hole => hole.Room)))
+            );
+        }
+    }
+
+    private static string Count(int count, AppliquePart piece) =>
+        count > 1 ? $"{count} holes are too small for scissors; one of {piece.Name} is" : $"A hole of {piece.Name} is";
+
+    /// <summary>The next tenth over a width, mm: holes of that width are closed too.</summary>
+    internal static double Above(double width) => Math.Floor((width * 10) + 1.5) / 10;
+
+    /// <summary>A hole and what is wanted of it, mm.</summary>
+    private sealed record Hole(
+        AppliquePart Piece,
+        Point At,
+        double Room,
+        bool IsCut,
+        double Closing,
+        bool CrossesEdge
+    )
+    {
+        internal static Hole Of(PieceAtWork work, Contour shell, Contour hole)
+        {
+            Budget.Spend();
+            var (piece, ring) = (work.Part, hole.Flatten());
+            var box = ring.Bounds();
+            var outside = RegionOverlay.Difference(
+                [new Region(ring.Reversed(), [])],
+                [new Region(shell.Flatten(), [])]
+            );
+            return new Hole(
+                piece,
                 box.Centre,
-                $"The cover closes a hole of {piece.Name}: it takes {LengthText.Mm(closing)} of the hole's "
-                    + $"{LengthText.Mm(room)}. Make the hole larger or the cover narrower."
+                Math.Min(box.Width, box.Height),
+                AppliqueMethods.Of(piece.Element.Method).CutsToSize,
+                piece.Element.Stages.Cover.Off ? 0 : 2 * CoverChoice.Of(piece.Element, work.Cloth).Outside,
+                outside.Sum(region => region.Area) > 0.01
             );
         }
     }

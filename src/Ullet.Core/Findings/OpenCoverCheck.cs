@@ -18,7 +18,7 @@ internal sealed class OpenCoverCheck : ICheck
                 || cover.HidesEdge
                 || cover.Kind == CoverKind.RawEdge
                 || piece.Holding == Holding.Fused
-                || work.Cloth.Kind is ClothKind.Felt or ClothKind.Vinyl
+                || work.Cloth.Kind is ClothKind.Felt or ClothKind.Vinyl or ClothKind.Cork or ClothKind.Film or ClothKind.IronOnFilm
             )
             {
                 continue;
@@ -28,8 +28,12 @@ internal sealed class OpenCoverCheck : ICheck
                 FindingLevel.Tip,
                 piece.Id,
                 null,
-                $"The cover of {piece.Name} leaves its edge in sight, and {work.Cloth.Name} frays. Fuse the piece, or take a satin."
-            );
+                $"The cover of {piece.Name} leaves its edge in sight, and {work.Cloth.Name} frays. Fuse the piece, or take a satin.",
+                AppliqueMethods.Of(piece.Method).Stages.Contains(StageId.Placement) ? new FuseMend(piece.Id) : null
+            )
+            {
+                OtherMends = AppliqueMethods.Of(piece.Method).OnlyCover is null ? [new TakeSatinCoverMend(piece.Id)] : [],
+            };
         }
     }
 }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -9,7 +10,7 @@ internal sealed class OutsideFieldCheck : ICheck
 {
     public IEnumerable<Finding> Run(FindingInput input)
     {
-        var program = input.Program;
+        var (program, project) = (input.Program, input.Project);
         var field = Box.Centred(program.FieldWidth, program.FieldHeight);
         var all = program.Steps.OfType<ProgramStitches>().SelectMany(step => step.Commands).Select(c => c.At).ToList();
         var design = Box.Of(all);
@@ -22,23 +23,44 @@ internal sealed class OutsideFieldCheck : ICheck
         var fits = design.Width <= field.Width && design.Height <= field.Height;
         var hoop = Hoop
             .Catalogue.SelectMany(hoop => new[] { hoop, hoop.Turned() })
-            .FirstOrDefault(hoop => Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(design));
-        Mend? mend =
-            fits
-                ? new MoveMend(Shift(design.MinX, design.MaxX, field.MaxX), Shift(design.MinY, design.MaxY, field.MaxY))
-            : hoop is not null ? new UseHoopMend(hoop)
-            : null;
+            .FirstOrDefault(hoop => Holds(hoop, design) && hoop != project.Hooping.Hoop.Turned());
+        var mends = ImmutableArray.CreateBuilder<Mend>();
+        if (fits)
+        {
+            mends.Add(
+                new MoveMend(Shift(design.MinX, design.MaxX, field.MaxX), Shift(design.MinY, design.MaxY, field.MaxY))
+            );
+        }
+        if (Holds(project.Hooping.Hoop.Turned(), design))
+        {
+            mends.Add(new TurnHoopMend(project.Hooping.Hoop.Turned()));
+        }
+        if (hoop is not null)
+        {
+            mends.Add(new UseHoopMend(hoop));
+        }
+        if (!fits && project.Elements.All(element => element is { PatternPart: null, IsLocked: false }))
+        {
+            mends.Add(new FitFieldMend());
+        }
         yield return new Finding(
             "outside-field",
             FindingLevel.Stop,
             null,
             worst,
-            $"The stitching leaves the sewing field by {LengthText.Mm(over)}: with its covers the design is "
+            $"The stitching leaves the sewing field by {Over(over)}: with its covers the design is "
                 + $"{LengthText.Mm(design.Width)} wide and {LengthText.Mm(design.Height)} high, the field "
-                + $"{program.FieldWidth:0} × {program.FieldHeight:0} mm.",
-            mend
-        );
+                + $"{program.FieldWidth:0.#} × {program.FieldHeight:0.#} mm."
+        )
+        {
+            OtherMends = mends.ToImmutable(),
+        };
     }
+
+    private static bool Holds(Hoop hoop, Box design) => Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(design);
+
+    /// <summary>How far over, mm; what is less than a tenth is said as such.</summary>
+    private static string Over(double mm) => mm < 0.05 ? "less than 0.1 mm" : LengthText.Mm(mm);
 
     private static double Shift(double least, double most, double limit) =>
         least < -limit ? Math.Ceiling((-limit - least) * 10) / 10

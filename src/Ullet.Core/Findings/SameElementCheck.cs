@@ -33,7 +33,8 @@ internal sealed class SameElementCheck : ICheck
                     FindingLevel.Warn,
                     own.Element.Id,
                     own.Box.Centre,
-                    $"{own.Element.Name} lies exactly on {twin.Name}, of the same form and size. Delete one if it is there by mistake."
+                    $"{own.Element.Name} lies exactly on {twin.Name}, of the same form and size. Delete one if it is there by mistake.",
+                    own.Element.IsLocked ? null : new DeleteMend(own.Element.Id)
                 );
             }
         }

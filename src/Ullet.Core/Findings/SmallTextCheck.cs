@@ -43,7 +43,8 @@ internal sealed class SmallTextCheck : ICheck
                             isSingle || height < LeastSingle
                                 ? "Make them larger, or the text shorter."
                                 : "Make them larger, or set them in a single-line font, which goes down to 4 mm."
-                        )
+                        ),
+                    words is { PatternPart: null, IsLocked: false } ? new TallerLettersMend(words.Id, least) : null
                 );
             }
             var ground = words.PatternPart is null

@@ -1,3 +1,4 @@
+using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 
@@ -24,9 +25,14 @@ internal sealed class SpeckCheck : ICheck
                     group.Key,
                     shell.Bounds().Centre,
                     $"A part of {piece.Name} is only {LengthText.Mm(Math.Max(shell.Bounds().Width, shell.Bounds().Height))} "
-                        + $"across and gets no cover.{others} Clear the crumbs, or make the piece larger."
+                        + $"across and gets no cover.{others} Clear the crumbs, or make the piece larger.",
+                    group.Sum(work => work.Outline.Parts.Length) > specks.Count
+                        ? new ClearCrumbsMend(group.Key, specks.Max(part => Narrow(part.Shell.Bounds())) + 0.1)
+                        : null
                 );
             }
         }
     }
+
+    private static double Narrow(Box box) => Math.Max(box.Width, box.Height);
 }

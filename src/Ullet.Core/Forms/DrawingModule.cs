@@ -9,6 +9,8 @@ namespace Ullet.Core.Forms;
 /// <summary>A drawing: taken as the area that its lines enclose, or as the lines themselves.</summary>
 internal sealed class DrawingModule : FormModule<DrawingForm>
 {
+    private protected override string Called(DrawingForm form) => "Drawing";
+
     private protected override ElementOutline Outline(DrawingForm form, Element element, IGlyphSource fonts)
     {
         if (!element.IsLinework)

@@ -13,6 +13,9 @@ public interface IFormModule
     /// <summary>The type of its settings in the document.</summary>
     Type Settings { get; }
 
+    /// <summary>What a form is called: "Heart", "Words".</summary>
+    string Called(Form form);
+
     /// <summary>The outline of an element of this form in its box, mm; empty where nothing can be made of it.</summary>
     /// <param name="element">The element.</param>
     /// <param name="fonts">Where letters come from.</param>
@@ -58,6 +61,8 @@ public abstract class FormModule<TForm> : IFormModule
 {
     public Type Settings => typeof(TForm);
 
+    public string Called(Form form) => Called((TForm)form);
+
     public ElementOutline Outline(Element element, IGlyphSource fonts) => Outline((TForm)element.Form, element, fonts);
 
     public ContentHash Key(Form form, IGlyphSource fonts) => Key((TForm)form, fonts);
@@ -79,6 +84,8 @@ public abstract class FormModule<TForm> : IFormModule
     public IEnumerable<(string What, int Count, int Most)> Counts(Form form) => Counts((TForm)form);
 
     public IEnumerable<string> FontIds(Form form) => FontIds((TForm)form);
+
+    private protected abstract string Called(TForm form);
 
     private protected abstract ElementOutline Outline(TForm form, Element element, IGlyphSource fonts);
 

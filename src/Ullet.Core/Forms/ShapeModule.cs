@@ -8,6 +8,8 @@ namespace Ullet.Core.Forms;
 /// <summary>A generator's shape, with holes.</summary>
 internal sealed class ShapeModule : FormModule<ShapeForm>
 {
+    private protected override string Called(ShapeForm form) => ShapeNames.Of(form.Shape);
+
     private protected override ElementOutline Outline(ShapeForm form, Element element, IGlyphSource fonts) =>
         FilledForm.Outline(form.Shape, form.Holes, element);
 

@@ -15,6 +15,8 @@ internal sealed class TextModule : FormModule<TextForm>
     internal static LaidText Lay(TextForm words, IGlyphSource fonts) =>
         fonts.Find(words.FontId) is { } font ? Setting.Set(words, font) : LaidText.Nothing;
 
+    private protected override string Called(TextForm form) => "Words";
+
     private protected override ElementOutline Outline(TextForm form, Element element, IGlyphSource fonts)
     {
         var letters = Lay(form, fonts).Letters;

@@ -39,6 +39,15 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
     private protected override IEnumerable<string> ThreadIds(BastingMaking making) =>
         making.ThreadId is { } thread ? [thread] : [];
 
+    private protected override string? ThreadOf(BastingMaking making, Project project) =>
+        project.FindThread(making.ThreadId)?.Id ?? project.Hooping.LineThreadId;
+
+    private protected override BastingMaking InThread(BastingMaking making, string threadId) =>
+        making with
+        {
+            ThreadId = threadId,
+        };
+
     private protected override BastingMaking Renamed(BastingMaking making, IdMap ids) =>
         making with
         {
@@ -54,7 +63,7 @@ internal sealed class BastingModule : MakingModule<BastingMaking>
         var stage = new Stage(
             new StepKey(element.Id, StageTable.Of(StageId.Basting).Key, 0),
             StageId.Basting,
-            project.FindThread(making.ThreadId)?.Id ?? project.Hooping.LineThreadId,
+            ThreadOf(making, project)!,
             new BastingPlan(making.StitchLength ?? StitchDefaults.BastingLength),
             input.Outline,
             input.OutlineKey

@@ -47,6 +47,34 @@ internal sealed class ClothModule : MakingModule<ClothMaking>
             .OfType<string>();
     }
 
+    private protected override string? ClothOf(ClothMaking making) => making.ClothId;
+
+    private protected override ClothMaking InCloth(ClothMaking making, string clothId) =>
+        making with
+        {
+            ClothId = clothId,
+        };
+
+    /// <summary>Of the cover; of the tack-down where there is none.</summary>
+    private protected override string? ThreadOf(ClothMaking making, Project project) =>
+        making.Stages.Cover.Off
+            ? project.FindThread(making.Stages.TackDown.ThreadId)?.Id ?? project.Hooping.LineThreadId
+            : project.FindThread(making.Stages.Cover.ThreadId)?.Id ?? project.Hooping.CoverThreadId;
+
+    private protected override ClothMaking InThread(ClothMaking making, string threadId) =>
+        making with
+        {
+            Stages = making.Stages.Cover.Off
+                ? making.Stages with
+                {
+                    TackDown = making.Stages.TackDown with { ThreadId = threadId },
+                }
+                : making.Stages with
+                {
+                    Cover = making.Stages.Cover with { ThreadId = threadId },
+                },
+        };
+
     private protected override ClothMaking Renamed(ClothMaking making, IdMap ids)
     {
         var stages = making.Stages;

@@ -40,6 +40,15 @@ internal sealed class FilledModule : MakingModule<FilledMaking>
     private protected override IEnumerable<string> ThreadIds(FilledMaking making) =>
         new[] { making.ThreadId, making.SecondThreadId, making.Edge?.ThreadId }.OfType<string>();
 
+    private protected override string? ThreadOf(FilledMaking making, Project project) =>
+        project.FindThread(making.ThreadId)?.Id ?? project.Hooping.CoverThreadId;
+
+    private protected override FilledMaking InThread(FilledMaking making, string threadId) =>
+        making with
+        {
+            ThreadId = threadId,
+        };
+
     private protected override FilledMaking Renamed(FilledMaking making, IdMap ids) =>
         making with
         {

@@ -37,6 +37,18 @@ public interface IMakingModule
     /// <summary>The threads that it names.</summary>
     IEnumerable<string> ThreadIds(Making making);
 
+    /// <summary>The cloth that it is cut from; null for none.</summary>
+    string? ClothOf(Making making);
+
+    /// <summary>The settings in another cloth; themselves where there is none.</summary>
+    Making InCloth(Making making, string clothId);
+
+    /// <summary>The thread of what is seen of it in the end; null where nothing is sewn.</summary>
+    string? ThreadOf(Making making, Project project);
+
+    /// <summary>The settings with what is seen in another thread; themselves where nothing is sewn.</summary>
+    Making InThread(Making making, string threadId);
+
     /// <summary>The settings with other ids in the place of those that it names.</summary>
     Making Renamed(Making making, IdMap ids);
 
@@ -48,6 +60,9 @@ public interface IMakingModule
 
     /// <summary>What is sewn of an element, with what hands do between; nothing where it is not sewn.</summary>
     ImmutableArray<SewnThing> Things(MakingInput input);
+
+    /// <summary>What is cut out of it and never sewn.</summary>
+    ImmutableArray<CutOut> CutOuts(MakingInput input);
 
     /// <summary>What is marked in hoopings of their own before.</summary>
     ImmutableArray<MarkedPiece> Marked(MakingInput input);
@@ -105,6 +120,14 @@ public abstract class MakingModule<TMaking> : IMakingModule
 
     public IEnumerable<string> ThreadIds(Making making) => ThreadIds((TMaking)making);
 
+    public string? ClothOf(Making making) => ClothOf((TMaking)making);
+
+    public Making InCloth(Making making, string clothId) => InCloth((TMaking)making, clothId);
+
+    public string? ThreadOf(Making making, Project project) => ThreadOf((TMaking)making, project);
+
+    public Making InThread(Making making, string threadId) => InThread((TMaking)making, threadId);
+
     public Making Renamed(Making making, IdMap ids) => Renamed((TMaking)making, ids);
 
     public Making AsFirstSet(Making making) => AsFirstSet((TMaking)making);
@@ -113,6 +136,9 @@ public abstract class MakingModule<TMaking> : IMakingModule
 
     public ImmutableArray<SewnThing> Things(MakingInput input) =>
         input.Outline.IsEmpty ? [] : Things((TMaking)input.Element.Making, input);
+
+    public ImmutableArray<CutOut> CutOuts(MakingInput input) =>
+        input.Outline.IsEmpty ? [] : CutOuts((TMaking)input.Element.Making, input);
 
     public ImmutableArray<MarkedPiece> Marked(MakingInput input) => Marked((TMaking)input.Element.Making, input);
 
@@ -130,6 +156,14 @@ public abstract class MakingModule<TMaking> : IMakingModule
 
     private protected virtual IEnumerable<string> ThreadIds(TMaking making) => [];
 
+    private protected virtual string? ClothOf(TMaking making) => null;
+
+    private protected virtual TMaking InCloth(TMaking making, string clothId) => making;
+
+    private protected virtual string? ThreadOf(TMaking making, Project project) => null;
+
+    private protected virtual TMaking InThread(TMaking making, string threadId) => making;
+
     private protected abstract TMaking Renamed(TMaking making, IdMap ids);
 
     private protected abstract TMaking AsFirstSet(TMaking making);
@@ -137,6 +171,8 @@ public abstract class MakingModule<TMaking> : IMakingModule
     private protected virtual TMaking Cleaned(TMaking making) => making;
 
     private protected virtual ImmutableArray<SewnThing> Things(TMaking making, MakingInput input) => [];
+
+    private protected virtual ImmutableArray<CutOut> CutOuts(TMaking making, MakingInput input) => [];
 
     private protected virtual ImmutableArray<MarkedPiece> Marked(TMaking making, MakingInput input) => [];
 
@@ -163,6 +199,7 @@ public static class MakingModules
         new FilledModule(),
         new LineModule(),
         new BastingModule(),
+        new CutOnlyModule(),
         new ZoneModule(),
         new ConstructionModule(),
     ];

@@ -26,6 +26,16 @@ internal sealed class LineModule : MakingModule<LineMaking>
     private protected override IEnumerable<string> ThreadIds(LineMaking making) =>
         making.Stitching.ThreadId is { } thread ? [thread] : [];
 
+    private protected override string? ThreadOf(LineMaking making, Project project) =>
+        project.FindThread(making.Stitching.ThreadId)?.Id
+        ?? (making.Purpose is null ? project.Hooping.CoverThreadId : project.Hooping.LineThreadId);
+
+    private protected override LineMaking InThread(LineMaking making, string threadId) =>
+        making with
+        {
+            Stitching = making.Stitching with { ThreadId = threadId },
+        };
+
     private protected override LineMaking Renamed(LineMaking making, IdMap ids) =>
         making with
         {
@@ -48,12 +58,11 @@ internal sealed class LineModule : MakingModule<LineMaking>
 
     private protected override ImmutableArray<SewnThing> Things(LineMaking making, MakingInput input)
     {
-        var (hooping, line) = (input.Project.Hooping, making.Stitching);
+        var line = making.Stitching;
         var stage = new Stage(
             new StepKey(input.Element.Id, StageTable.Of(StageId.Line).Key, 0),
             StageId.Line,
-            input.Project.FindThread(line.ThreadId)?.Id
-                ?? (making.Purpose is null ? hooping.CoverThreadId : hooping.LineThreadId),
+            ThreadOf(making, input.Project)!,
             LinePlan.Of(line),
             input.Outline,
             input.OutlineKey

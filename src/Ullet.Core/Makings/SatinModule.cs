@@ -44,6 +44,15 @@ internal sealed class SatinModule : MakingModule<SatinMaking>
     private protected override IEnumerable<string> ThreadIds(SatinMaking making) =>
         new[] { making.ThreadId, making.Edge?.ThreadId }.OfType<string>();
 
+    private protected override string? ThreadOf(SatinMaking making, Project project) =>
+        project.FindThread(making.ThreadId)?.Id ?? project.Hooping.CoverThreadId;
+
+    private protected override SatinMaking InThread(SatinMaking making, string threadId) =>
+        making with
+        {
+            ThreadId = threadId,
+        };
+
     private protected override SatinMaking Renamed(SatinMaking making, IdMap ids) =>
         making with
         {

@@ -68,14 +68,26 @@ public sealed record MakingInput(
 {
     /// <summary>The letters of words; none of anything else.</summary>
     public ImmutableArray<PartOutline> Letters { get; init; } = [];
+
+    /// <summary>What is laid, or cut, part by part, where the making is one of parts; else none.</summary>
+    public ImmutableArray<PartOutline> Parts { get; init; } = [];
 }
+
+/// <summary>A part that is cut out and never sewn.</summary>
+/// <param name="Ordinal">Its number in the element.</param>
+/// <param name="Name">The element's name, for a letter with the letter.</param>
+/// <param name="ClothId">What it is cut from.</param>
+/// <param name="Outline">The line to cut, mm, where it stands on the wall.</param>
+public sealed record CutOut(int Ordinal, string Name, string ClothId, Outline Outline);
 
 /// <summary>What an element is sewn as.</summary>
 /// <param name="Pieces">Its pieces of cloth.</param>
 /// <param name="Things">What is sewn in the project's first hooping.</param>
 /// <param name="Marked">What is marked in hoopings of their own.</param>
+/// <param name="CutOuts">What is only cut out.</param>
 public sealed record ElementAtWork(
     ImmutableArray<KeyedPiece> Pieces,
     ImmutableArray<SewnThing> Things,
-    ImmutableArray<MarkedPiece> Marked
+    ImmutableArray<MarkedPiece> Marked,
+    ImmutableArray<CutOut> CutOuts
 );

@@ -26,6 +26,18 @@ internal static class Clearing
         return left.Length == outline.Parts.Length ? outline : outline with { Parts = left };
     }
 
+    /// <summary>The outline without the holes whose boxes are too narrow.</summary>
+    internal static Outline Closed(Outline outline, CloseHoles close)
+    {
+        bool IsSmall(Contour hole) => hole.Bounds() is var box && Math.Min(box.Width, box.Height) < close.Width;
+        return outline.Parts.Any(part => part.Holes.Any(IsSmall))
+            ? outline with
+            {
+                Parts = [.. outline.Parts.Select(part => part with { Holes = [.. part.Holes.Where(hole => !IsSmall(hole))] })],
+            }
+            : outline;
+    }
+
     internal static bool IsCrumb(Region form, double leastArea, double leastWidth) =>
         form.Area < leastArea || (leastWidth > 0 && ThinPlace.IsNowhereWide(form, leastWidth));
 
@@ -34,7 +46,7 @@ internal static class Clearing
         foreach (
             var neck in ThinPlace
                 .Of(outline, bridge.Width)
-                .Where(place => place.Ends > 1 && IsMeant(place.Area, bridge.Only, box))
+                .Where(place => (place.Ends > 1 || bridge.EndsToo) && IsMeant(place.Area, bridge.Only, box))
         )
         {
             var more = ((bridge.Width - neck.Width) / 2) + Hair;

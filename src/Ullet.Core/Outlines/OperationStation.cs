@@ -93,6 +93,7 @@ public sealed class OperationStation : IStation<OperationInput, Operated>
             Split split => Splitting.Of(before, split, sources, input.Box),
             ClearCrumbs clear => EachPart(before, part => Clearing.Crumbs(part, clear, input.Box)),
             BridgeNecks bridge => EachPart(before, part => Clearing.Bridged(part, bridge, input.Box)),
+            CloseHoles close => EachPart(before, part => Clearing.Closed(part, close)),
             CutNecks cut => EachPart(before, part => Clearing.Cut(part, cut, input.Box)),
             _ => throw new ArgumentException($"No operation {input.Operation.GetType().Name}.", nameof(input)),
         };

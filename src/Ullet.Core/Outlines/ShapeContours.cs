@@ -39,6 +39,7 @@ public static class ShapeContours
             DropShape => DropContour.Make(),
             CrescentShape crescent => CrescentContour.Make(crescent.Thickness),
             ShieldShape => ShieldContour.Make(),
+            ReadyShape ready => ReadyContours.Make(ready.Kind),
             DrawnShape drawn => DrawnContour.Make(drawn.Lines[0]),
             _ => throw new ArgumentException($"No generator for {shape.GetType().Name}.", nameof(shape)),
         };

@@ -80,6 +80,11 @@ public static class ShapeLimits
                 "The thickness of a crescent",
                 "thickness"
             ),
+            ReadyShape ready when !Enum.IsDefined(ready.Kind) => new Refusal(
+                "shape-unknown",
+                "kind",
+                "There is no such ready form."
+            ),
             DrawnShape drawn => CheckLine(drawn),
             _ => null,
         };

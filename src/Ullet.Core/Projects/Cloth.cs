@@ -60,6 +60,14 @@ public enum ClothKind
 
     /// <summary>Shiny polyester film: it may be sewn over and torn away, or kept; it is never pressed hot.</summary>
     Film,
+
+    /// <summary>Film with glue on its back that is cut mirrored, weeded and pressed on hot.</summary>
+    IronOnFilm,
+    Twill,
+    Canvas,
+
+    /// <summary>Cork cloth: thin cork on a woven back.</summary>
+    Cork,
 }
 
 public enum ClothTexture

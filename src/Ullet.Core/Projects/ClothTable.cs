@@ -43,6 +43,10 @@ public static class ClothTable
         new(ClothKind.Mesh, "mesh", "Mesh stabiliser", ClothUse.Stabiliser),
         new(ClothKind.WashAway, "wash-away", "Wash-away stabiliser", ClothUse.Stabiliser),
         new(ClothKind.Film, "film", "Polyester film"),
+        new(ClothKind.IronOnFilm, "iron-on-film", "Iron-on film"),
+        new(ClothKind.Twill, "twill", "Twill"),
+        new(ClothKind.Canvas, "canvas", "Canvas"),
+        new(ClothKind.Cork, "cork", "Cork cloth"),
     ];
 
     private static readonly FrozenDictionary<ClothKind, ClothRow> ByKind = All.ToFrozenDictionary(row => row.Kind);

@@ -55,9 +55,9 @@ public static class CutProfiles
         kind switch
         {
             ClothKind.Felt or ClothKind.Fleece or ClothKind.Batting => Felt,
-            ClothKind.Vinyl => Vinyl,
-            ClothKind.Film => Film,
-            ClothKind.Denim => Twill,
+            ClothKind.Vinyl or ClothKind.Cork => Vinyl,
+            ClothKind.Film or ClothKind.IronOnFilm => Film,
+            ClothKind.Denim or ClothKind.Twill or ClothKind.Canvas => Twill,
             ClothKind.WovenCotton
             or ClothKind.Linen
             or ClothKind.Stabiliser

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 
 namespace Ullet.Core.Projects;
 
@@ -155,7 +156,12 @@ public sealed record KeptTogether(ImmutableArray<string> Keys);
 /// <param name="X">mm from the mat's left edge.</param>
 /// <param name="Y">mm from the mat's top edge.</param>
 /// <param name="Turn">Quarter turns clockwise, degrees: 0, 90, 180, 270.</param>
-public sealed record HandPlace(string Key, int Copy, int Sheet, double X, double Y, int Turn = 0);
+public sealed record HandPlace(string Key, int Copy, int Sheet, double X, double Y, int Turn = 0)
+{
+    /// <summary>True for one shape that was taken away from those that it was laid with; false for what is laid as one.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool IsAlone { get; init; }
+}
 
 /// <summary>The role of a shape's outline.</summary>
 public sealed record ShapeRole(string Key, CutRole Role);

@@ -26,6 +26,18 @@ public sealed record Element
     /// <summary>Elements with the same group are taken together by hands; null stands alone.</summary>
     public string? GroupId { get; init; }
 
+    /// <summary>The names of the groups that it stands in, as a person sorts elements: "date", "weight". Nothing is moved by them.</summary>
+    [JsonIgnore]
+    public ImmutableArray<string> GroupNames { get; init; } = [];
+
+    /// <summary>The same as it is stored: null, and not written, where it stands in none.</summary>
+    [JsonPropertyName("groupNames")]
+    public ImmutableArray<string>? StoredGroupNames
+    {
+        get => GroupNames.IsEmpty ? null : GroupNames;
+        init => GroupNames = value is { IsDefault: false } names ? names : [];
+    }
+
     /// <summary>A locked element is not moved, changed in size or deleted until it is unlocked.</summary>
     public bool IsLocked { get; init; }
 

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Ullet.Core.Projects;
 
 /// <summary>What a person chose last in a project. New pieces begin with it; a null goes by the presets.</summary>
@@ -13,6 +15,14 @@ public sealed record Habits
     public string? MotifId { get; init; }
 
     public TackKind? TackKind { get; init; }
+
+    /// <summary>The cloth that was chosen last.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? ClothId { get; init; }
+
+    /// <summary>What was made of words last.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public WordsUse? WordsUse { get; init; }
 
     /// <summary>New cloth as it begins: method, holding and kinds as chosen last.</summary>
     /// <param name="cloth">The new making.</param>

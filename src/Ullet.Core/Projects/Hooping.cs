@@ -1,5 +1,3 @@
-using System.Collections.Immutable;
-using Ullet.Core.Geometry;
 
 namespace Ullet.Core.Projects;
 
@@ -48,36 +46,4 @@ public sealed record HoopingChoice(string Id)
     public Hoop? Hoop { get; init; }
 
     public string? LineThreadId { get; init; }
-}
-
-/// <summary>A hoop by its sewing field (not its frame), mm.</summary>
-public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
-{
-    /// <summary>The sizes offered, smallest first; sewing fields as the trade states them.</summary>
-    public static readonly ImmutableArray<Hoop> Catalogue =
-    [
-        new("100 × 100", 100, 100),
-        new("130 × 180", 130, 180),
-        new("150 × 150", 150, 150),
-        new("160 × 260", 160, 260),
-        new("200 × 200", 200, 200),
-        new("200 × 300", 200, 300),
-        new("240 × 360", 240, 360),
-    ];
-
-    /// <summary>The inner ring stands this far outside the sewing field, mm; hoops differ a little.</summary>
-    public const double RingOutside = 12;
-
-    /// <summary>What lies within the inner ring, mm: so large a cloth can be laid flat on the hoop's back.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
-    public Box Inside => Box.Centred(FieldWidth, FieldHeight).Grown(RingOutside);
-
-    /// <summary>The same hoop used sideways.</summary>
-    public Hoop Turned() => new($"{FieldHeight:0} × {FieldWidth:0}", FieldHeight, FieldWidth);
-
-    /// <summary>The hoop whose field has this width and height, or null.</summary>
-    public static Hoop? OfField(double width, double height) =>
-        Catalogue.FirstOrDefault(hoop =>
-            Math.Abs(hoop.FieldWidth - width) < 0.01 && Math.Abs(hoop.FieldHeight - height) < 0.01
-        );
 }

@@ -48,10 +48,15 @@ public static partial class LengthText
     /// <summary>mm to one decimal: "64.5 mm".</summary>
     public static string Mm(double mm) => mm.ToString("0.0", CultureInfo.InvariantCulture) + " mm";
 
+    /// <summary>The nearest sixteenth of an inch: "2 9/16 in"; at least one, for anything that is there.</summary>
+    public static string Sixteenths(double mm) =>
+        Fraction(Math.Max(mm > 0 ? 1 : 0, (int)Math.Round(mm / MmPerInch * 16, MidpointRounding.AwayFromZero)));
+
     /// <summary>The next sixteenth of an inch that is not smaller: "2 9/16 in".</summary>
-    public static string SixteenthsUp(double mm)
+    public static string SixteenthsUp(double mm) => Fraction((int)Math.Ceiling((mm / MmPerInch * 16) - 1e-6));
+
+    private static string Fraction(int sixteenths)
     {
-        var sixteenths = (int)Math.Ceiling((mm / MmPerInch * 16) - 1e-6);
         var (whole, rest) = (sixteenths / 16, sixteenths % 16);
         var over = 16;
         while (rest > 0 && rest % 2 == 0)

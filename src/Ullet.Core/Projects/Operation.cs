@@ -21,6 +21,7 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(ClearCrumbs), "clearCrumbs")]
 [JsonDerivedType(typeof(BridgeNecks), "bridgeNecks")]
 [JsonDerivedType(typeof(CutNecks), "cutNecks")]
+[JsonDerivedType(typeof(CloseHoles), "closeHoles")]
 public abstract record Operation
 {
     /// <summary>Names the operation in its project; given by the edit that adds it.</summary>
@@ -195,6 +196,17 @@ public sealed record BridgeNecks : Operation
 
     /// <summary>Only the bridges at these places; none for all.</summary>
     public ImmutableArray<Spot> Only { get; init; } = [];
+
+    /// <summary>True to widen thin ends as well.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool EndsToo { get; init; }
+}
+
+/// <summary>Closes holes that are too small.</summary>
+public sealed record CloseHoles : Operation
+{
+    /// <summary>Holes whose box is narrower than this are closed, mm; 0.5 to 50.</summary>
+    public double Width { get; init; } = Remainders.HoleWidth;
 }
 
 /// <summary>Takes thin bridges away, and thin tails.</summary>
@@ -218,4 +230,7 @@ public static class Remainders
 
     /// <summary>mm.</summary>
     public const double NeckWidth = 2;
+
+    /// <summary>mm.</summary>
+    public const double HoleWidth = 4;
 }

@@ -85,6 +85,12 @@ public static class OperationTable
                 ?? Spots(it.Only)
         ),
         Row<BridgeNecks>(false, "Clearing up", _ => "Widen bridges", it => Width(it.Width) ?? Spots(it.Only)),
+        Row<CloseHoles>(
+            false,
+            "Closing holes",
+            _ => "Close small holes",
+            it => Range(it.Width, 0.5, 50, "mm", "The width", "width")
+        ),
         Row<CutNecks>(false, "Clearing up", _ => "Cut thin places", it => Width(it.Width) ?? Spots(it.Only)),
     ];
 

@@ -102,7 +102,8 @@ public sealed record CutPage(
         {
             foreach (var contour in part.Holes.Append(part.Shell))
             {
-                yield return new CutPath(placed.Role, placed.Shape.Name, contour.Curves, true)
+                var name = contour == part.Shell ? placed.Shape.Name : $"{placed.Shape.Name} {placed.Shape.HoleName}";
+                yield return new CutPath(placed.Role, name, contour.Curves, true)
                 {
                     Part = part,
                     IsHole = contour != part.Shell,

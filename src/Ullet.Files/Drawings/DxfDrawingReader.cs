@@ -58,6 +58,9 @@ public static class DxfDrawingReader
             ],
             mmPerUnit,
             words
-        );
+        )
+        {
+            LikelyUnits = LikelyUnit.OfPlans,
+        };
     }
 }

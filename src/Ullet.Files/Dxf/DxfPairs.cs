@@ -45,7 +45,7 @@ internal static class DxfPairs
             return new Refusal(
                 $"{code}-binary",
                 "file",
-                $"{what} is a binary DXF, or none at all. Save it again as an ASCII DXF."
+                $"{what} is a binary DXF, or none at all. Save it again in the program it comes from, as DXF in plain text (ASCII)."
             );
         }
         if (file.Span.Count((byte)'\n') + file.Span.Count((byte)'\r') > MostLines)
@@ -66,6 +66,7 @@ internal static class DxfPairs
             );
         }
         var pairs = new List<DxfPair>(lines.Length / 2);
+        var isDrawn = false;
         for (var i = 0; i + 1 < lines.Length; i += 2)
         {
             if (!IsCode(lines[i], out var group))
@@ -73,17 +74,23 @@ internal static class DxfPairs
                 return new Refusal(
                     $"{code}-broken",
                     $"line {i + 1}",
-                    $"{what} can't be read: line {i + 1} should be a group code, but is \"{Shortened(lines[i])}\"."
+                    $"{what} is damaged from line {i + 1} on (\"{Shortened(lines[i])}\"). Save it again in the program it comes from, or save it there as SVG."
                 );
             }
             Budget.Spend();
             var pair = new DxfPair(group, lines[i + 1].Trim(), i + 2);
-            if (pair.IsWild)
+            if (pair.Code == 2 && pairs is [.., { Code: 0, Value: "SECTION" }])
+            {
+                isDrawn = pair.Value is "ENTITIES" or "BLOCKS";
+            }
+            // Headers say "endless" where nothing was measured yet: it concerns nothing that is drawn.
+            if (isDrawn && pair.IsWild)
             {
                 return new Refusal(
                     $"{code}-number",
                     $"line {i + 2}",
-                    $"{what} has a number in line {i + 2} that measures nothing (\"{Shortened(pair.Value)}\"), so it is not read."
+                    $"{what} draws something endlessly far away (line {i + 2}, \"{Shortened(pair.Value)}\"). Delete what lies far off in the "
+                        + "program it comes from, and save it again."
                 );
             }
             pairs.Add(pair);

@@ -19,10 +19,14 @@ internal static class DxfSpline
 
     internal static (ImmutableArray<Curve> Curves, bool IsClosed)? Of(DxfEntity entity)
     {
+        if (Places(entity, 10, 20).Count == 0)
+        {
+            return OfFitPoints(entity);
+        }
         var degree = (int)entity.Number(71, 3);
         var knots = entity.Pairs.Where(pair => pair.Code == 40).Select(pair => pair.Number ?? 0).ToArray();
         var weights = entity.Pairs.Where(pair => pair.Code == 41).Select(pair => pair.Number ?? 1).ToArray();
-        var places = Places(entity);
+        var places = Places(entity, 10, 20);
         if (
             degree is < 1 or > MostDegree
             || places.Count <= degree
@@ -64,17 +68,42 @@ internal static class DxfSpline
         return (curves.ToImmutable(), meets || (entity.Flags & ClosedFlag) != 0);
     }
 
-    private static List<Point> Places(DxfEntity entity)
+    /// <summary>A spline that only says which points it goes through.</summary>
+    private static (ImmutableArray<Curve> Curves, bool IsClosed)? OfFitPoints(DxfEntity entity)
+    {
+        var points = new List<Point>();
+        foreach (var point in Places(entity, 11, 21))
+        {
+            if (points.Count == 0 || points[^1].DistanceTo(point) > Tolerance.Same)
+            {
+                points.Add(point);
+            }
+        }
+        var isClosed = (entity.Flags & ClosedFlag) != 0;
+        if (isClosed && points.Count > 2 && points[0].DistanceTo(points[^1]) > Tolerance.Same)
+        {
+            points.Add(points[0]);
+        }
+        return DxfFitSpline.Through(points, Way(entity, 12, 22), Way(entity, 13, 23)) is { } curves
+            ? (curves, isClosed || points[0].DistanceTo(points[^1]) <= Tolerance.Same)
+            : null;
+    }
+
+    /// <summary>The way that an entity gives for one of its ends; null where it gives none.</summary>
+    private static Point? Way(DxfEntity entity, int across, int down) =>
+        Places(entity, across, down) is [var way, ..] && way.Length > Tolerance.Same ? way : null;
+
+    private static List<Point> Places(DxfEntity entity, int acrossCode, int downCode)
     {
         var places = new List<Point>();
         double? x = null;
         foreach (var pair in entity.Pairs)
         {
-            if (pair.Code == 10)
+            if (pair.Code == acrossCode)
             {
                 x = pair.Number;
             }
-            else if (pair.Code == 20 && x is { } across && pair.Number is { } down)
+            else if (pair.Code == downCode && x is { } across && pair.Number is { } down)
             {
                 places.Add(new Point(across, down));
                 x = null;

@@ -50,7 +50,7 @@ public static class SizeCardSheet
         pen.Space(4);
         pen.Write($"{name}: {Mm(size.Width)} × {Mm(size.Height)} mm", 11, bold: true);
         pen.Write(
-            $"{Inches(size.Width)} × {Inches(size.Height)} in, with sixteenths {LengthText.SixteenthsUp(size.Width)} × {LengthText.SixteenthsUp(size.Height)}",
+            $"{Inches(size.Width)} × {Inches(size.Height)} in, with sixteenths {LengthText.Sixteenths(size.Width)} × {LengthText.Sixteenths(size.Height)}",
             Small,
             indent: 14
         );

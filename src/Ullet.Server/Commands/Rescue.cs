@@ -97,7 +97,7 @@ internal static class Rescue
                 says.WriteLine($"{title}: no state of it can be read.");
                 continue;
             }
-            var name = $"{FileNames.Slug(found.Project.Title)}-{id[^Math.Min(6, id.Length)..]}.ullet";
+            var name = $"{FileNames.Plain(found.Project.Title)}-{id[^Math.Min(6, id.Length)..]}.ullet";
             File.WriteAllBytes(
                 Path.Combine(folder, name),
                 ProjectFile.Export(found.Project, rows.AssetsOf(found.Project))

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Ullet.Core.Projects;
 using Ullet.Files.CutFiles;
 
 namespace Ullet.Server.Data;
@@ -14,12 +15,15 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
 
     public DbSet<ExportRow> Exports => Set<ExportRow>();
 
+    public DbSet<KeptRow> Kept => Set<KeptRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<ProjectRow>(project =>
         {
             project.HasKey(row => row.Id);
             project.Property(row => row.Id).HasMaxLength(32);
+            project.Property(row => row.Unit).HasConversion<string>();
         });
         modelBuilder.Entity<RevisionRow>(revision =>
         {
@@ -38,6 +42,7 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
             asset.HasKey(row => row.Sha256);
             asset.Property(row => row.Sha256).HasMaxLength(64);
         });
+        modelBuilder.Entity<KeptRow>(kept => kept.HasKey(row => new { row.Kind, row.Key }));
         modelBuilder.Entity<ExportRow>(export =>
         {
             export.HasKey(row => row.Id);
@@ -66,6 +71,24 @@ public sealed class ProjectRow
 
     /// <summary>Unix time, ms; null while it is on the shelf.</summary>
     public long? DeletedAt { get; set; }
+
+    /// <summary>The unit in which its lengths are shown; null for its document's own. It is no part of the document: undo leaves it.</summary>
+    public LengthUnit? Unit { get; set; }
+}
+
+/// <summary>Something that the installation remembers beside its projects.</summary>
+public sealed class KeptRow
+{
+    /// <summary>"hoop" for a hoop that somebody owns, "cut" for how a kind of cloth was cut last.</summary>
+    public required string Kind { get; init; }
+
+    /// <summary>Names it among its kind.</summary>
+    public required string Key { get; init; }
+
+    public required string Json { get; init; }
+
+    /// <summary>Unix time, ms.</summary>
+    public long At { get; init; }
 }
 
 /// <summary>One state of a project. Never changed after it was written.</summary>

@@ -114,8 +114,10 @@ internal sealed record BladeModel(
             ClothKind.Stabiliser => 0.3,
             ClothKind.WovenCotton => 0.45,
             ClothKind.Linen or ClothKind.Jersey => 0.5,
-            ClothKind.Denim => 0.65,
-            ClothKind.Vinyl => 0.9,
+            ClothKind.IronOnFilm => 0.1,
+            ClothKind.Twill => 0.55,
+            ClothKind.Denim or ClothKind.Canvas => 0.65,
+            ClothKind.Vinyl or ClothKind.Cork => 0.9,
             ClothKind.Felt or ClothKind.Fleece or ClothKind.Batting => 1.4,
             _ => 1.0,
         };

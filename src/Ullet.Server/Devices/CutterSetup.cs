@@ -44,12 +44,38 @@ public sealed record CutterSetup
     /// <summary>How deep the same lines were cut before.</summary>
     public double? Already { get; init; }
 
+    /// <summary>Near which corner of what is cut a test ring is tried; bottom right unless given.</summary>
+    public RingCorner? Corner { get; init; }
+
+    /// <summary>The left edge of what is cut on the mat, mm; with the three that follow, for a test ring.</summary>
+    public double? FrameX { get; init; }
+
+    public double? FrameY { get; init; }
+
+    public double? FrameWidth { get; init; }
+
+    public double? FrameHeight { get; init; }
+
+    /// <summary>Where a test ring goes; null where nothing is said of what is cut, or there is no room beside it.</summary>
+    internal Core.Geometry.Point? Ring =>
+        (FrameX, FrameY, FrameWidth, FrameHeight) is ({ } x, { } y, { } width, { } height)
+            ? RingPlace.Of(
+                new Core.Geometry.Box(x, y, x + width, y + height),
+                new Core.Geometry.Box(0, 0, MatWidth ?? CutLimits.LargestMat, MatHeight ?? CutLimits.LargestMat),
+                Corner ?? RingCorner.BottomRight
+            )
+            : null;
+
     /// <summary>Says what of it can't be, or null.</summary>
     internal Refusal? Check() =>
         Of(X, -2000, 2000, "mm", "The place of the file on the mat", "x")
         ?? Of(Y, -2000, 2000, "mm", "The place of the file on the mat", "y")
         ?? Of(MatWidth, CutLimits.SmallestMat, CutLimits.LargestMat, "mm", "The width of the mat", "matWidth")
         ?? Of(MatHeight, CutLimits.SmallestMat, CutLimits.LargestMat, "mm", "The height of the mat", "matHeight")
+        ?? Of(FrameX, -2000, 4000, "mm", "The frame's place across", "frameX")
+        ?? Of(FrameY, -2000, 4000, "mm", "The frame's place down", "frameY")
+        ?? Of(FrameWidth, 0, 4000, "mm", "The frame's width", "frameWidth")
+        ?? Of(FrameHeight, 0, 4000, "mm", "The frame's height", "frameHeight")
         ?? Of(Depth, 0.1, 5, "mm", "The depth of the blade", "depth")
         ?? Of(Pressure, 0.05, 1, "", "The pressure", "pressure")
         ?? Of(Speed, 1, 500, "mm/s", "The speed", "speed")

@@ -34,11 +34,12 @@ public sealed class DocumentHistory(
     Workbench bench,
     IImportedDrawings imports,
     OwnSketchShelf sketches,
+    KeptShelf kept,
     TimeProvider clock
 )
 {
     /// <summary>What edits may read beside the document.</summary>
-    public EditContext Context => new(evaluator) { Imports = imports, OwnSketches = sketches };
+    public EditContext Context => new(evaluator) { Imports = imports, OwnSketches = sketches, KeptCuts = kept };
 
     private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
 
@@ -52,8 +53,34 @@ public sealed class DocumentHistory(
             return null;
         }
         var revision = await Revision(row.HeadId, cancellation);
-        return new Head(row, revision.Id, revision.At, Snapshot.Unpack(revision.Snapshot));
+        return new Head(row, revision.Id, revision.At, Shown(row, Snapshot.Unpack(revision.Snapshot)));
     }
+
+    /// <summary>A document in the unit that is shown.</summary>
+    private static Project Shown(ProjectRow row, Project project) =>
+        row.Unit is { } unit ? project with { Unit = unit } : project;
+
+    /// <summary>Shows lengths in another unit: no change of the document, so no step of undo.</summary>
+    /// <returns>The head, which stays; or "head-stale", "project-unknown".</returns>
+    public Task<Result<Saved>> Show(
+        string projectId,
+        long expectedHead,
+        SetUnit wish,
+        CancellationToken cancellation
+    ) =>
+        writer.Locked(
+            projectId,
+            expectedHead,
+            async row =>
+            {
+                row.Unit = wish.Unit;
+                await db.SaveChangesAsync(cancellation);
+                var head = await Revision(row.HeadId, cancellation);
+                var project = Shown(row, Snapshot.Unpack(head.Snapshot));
+                return new Saved(new Head(row, head.Id, head.At, project), wish.Label(project));
+            },
+            cancellation
+        );
 
     /// <summary>The number of a project's head, without reading its document; null for a project that is not on the shelf.</summary>
     public Task<long?> Current(string projectId, CancellationToken cancellation) =>
@@ -163,8 +190,19 @@ public sealed class DocumentHistory(
         if (saved.IsOk)
         {
             heads.Adopt(projectId, saved.Value.Head.Revision, evaluated);
+            await Remembered(edit, after, cancellation);
         }
         return saved;
+    }
+
+    /// <summary>What was set of a cutter is remembered for cloths of that kind in other projects.</summary>
+    private async Task Remembered(Edit edit, Project after, CancellationToken cancellation)
+    {
+        if (edit is ClothCutEdit { IsOfTheCutter: true } cut && after.FindCloth(cut.ClothId) is { } cloth)
+        {
+            var set = after.Cut.Of(cloth.Id);
+            await kept.Remember(cloth.Kind, new KeptCut(set.Profile, set.Tolerances), db, cancellation);
+        }
     }
 
     /// <summary>The document after an edit, checked as when it is read, with what the stations make of it; nothing is saved.</summary>

@@ -50,7 +50,7 @@ internal static class DamagedProjectEndpoints
             .Where(r => r.Id == row.HeadId)
             .Select(r => r.Snapshot)
             .FirstOrDefaultAsync(cancellation);
-        var name = FileNames.Slug(row.Title);
+        var name = FileNames.Plain(row.Title);
         return snapshot is null
                 ? Problems.Of(
                     new Refusal("project-lost", "id", "Nothing is stored of this project's state.")

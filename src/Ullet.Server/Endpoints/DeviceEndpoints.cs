@@ -26,7 +26,14 @@ public sealed record TestCut(
     string Words,
     double CutLength,
     ImmutableArray<bool> Through
-);
+)
+{
+    /// <summary>The ring's middle on the mat, mm; null where nothing was said of what is cut.</summary>
+    public double? RingX { get; init; }
+
+    /// <summary>The ring's middle on the mat, mm.</summary>
+    public double? RingY { get; init; }
+}
 
 /// <summary>The stand-in devices: they take a file, as the body or as a form's first file, and answer what they did.</summary>
 internal static class DeviceEndpoints
@@ -112,6 +119,20 @@ internal static class DeviceEndpoints
         {
             return Problems.Of(refusal);
         }
+        if (setup.FrameWidth is not null && setup.Ring is null)
+        {
+            return Problems.Of(
+                new Refusal(
+                    "ring-no-room",
+                    "corner",
+                    "There is no room on the mat for a ring beside what is cut, so none was cut. Move the file on the mat, or test on "
+                        + "a scrap of the same cloth."
+                )
+                {
+                    Kind = RefusalKind.NotPossible,
+                }
+            );
+        }
         var blade = setup.Blade;
         return TypedResults.Ok(
             new TestCut(
@@ -124,6 +145,10 @@ internal static class DeviceEndpoints
                 BladeModel.RingLength * blade.Passes,
                 blade.Round
             )
+            {
+                RingX = setup.Ring?.X,
+                RingY = setup.Ring?.Y,
+            }
         );
     }
 

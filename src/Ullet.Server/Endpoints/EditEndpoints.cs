@@ -32,6 +32,12 @@ public sealed record MendRequest
     public required string Code { get; init; }
 
     public string? ElementId { get; init; }
+
+    /// <summary>Which of the finding's mends, from 0.</summary>
+    public int Mend { get; init; }
+
+    /// <summary>True for every finding of the check that has such a mend, whatever its element.</summary>
+    public bool All { get; init; }
 }
 
 /// <summary>The new head, what the edit is called, and the scene after it: of the new head, or of a preview, which saves nothing.
@@ -67,6 +73,10 @@ internal static class EditEndpoints
     )
     {
         var request = body.Request;
+        if (request.Edit is SetUnit unit && !preview)
+        {
+            return await answers.Of(await history.Show(id, request.Head, unit, cancellation), cancellation);
+        }
         if (!preview)
         {
             return await answers.Of(await history.Apply(id, request.Head, request.Edit, cancellation), cancellation);
@@ -116,15 +126,11 @@ internal static class EditEndpoints
         {
             return Problems.Of(DocumentHistory.Unknown(id));
         }
-        var finding = bench
-            .Run(WorkKind.Showing, "This project", token => heads.Of(head, token))
-            .Findings.FirstOrDefault(f => f.Code == request.Code && f.ElementId == request.ElementId);
-        return finding?.Mend is { } mend
-            ? await answers.Of(
-                await history.Apply(id, request.Head, MendEdits.Of(mend, head.Project), cancellation),
-                cancellation
-            )
-            : Problems.Of(new Refusal("mend-unknown", "code", "That finding is gone, or has no mend."));
+        var findings = bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token)).Findings;
+        return MendEdits.Chosen(findings, request.Code, request.ElementId, request.Mend, request.All, head.Project)
+            is { } edit
+            ? await answers.Of(await history.Apply(id, request.Head, edit, cancellation), cancellation)
+            : Problems.Of(new Refusal("mend-unknown", "code", "That finding is gone, or has no such mend."));
     }
 
     private static async Task<Results<Ok<List<RevisionDto>>, ProblemHttpResult>> Revisions(

@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Globalization;
 using Ullet.Core.Cutting;
 using Ullet.Core.Evaluation;
@@ -13,9 +14,9 @@ internal static class FileNames
     /// <summary>The stitch file of a hooping, with the code of the state that it is made from; the first one's bears the project's name
     /// alone.</summary>
     internal static string StitchFile(Evaluated evaluated, HoopingOutput hooping, string ending) =>
-        $"{Stem(evaluated)}{(hooping.Id == evaluated.Hoopings[0].Id ? "" : " " + Slug(hooping.Name))} {hooping.Program.Code}.{ending}";
+        $"{Stem(evaluated)}{(hooping.Id == evaluated.Hoopings[0].Id ? "" : " " + Plain(hooping.Name))} {hooping.Program.Code}.{ending}";
 
-    internal static string Project(Evaluated evaluated) => Slug(evaluated.Project.Title) + ".ullet";
+    internal static string Project(Evaluated evaluated) => Plain(evaluated.Project.Title) + ".ullet";
 
     internal static string Booklet(Evaluated evaluated) => $"{Stem(evaluated)} {evaluated.Program.Code} booklet.pdf";
 
@@ -33,14 +34,17 @@ internal static class FileNames
         var box = placed?.Outline.Bounds() ?? sheet.Bounds();
         var number = placed is null && sheet.Count > 1 ? $" sheet-{sheet.Number}-of-{sheet.Count}" : "";
         var mirrored = sheet.IsMirrored ? " mirrored" : "";
-        return $"{Slug(evaluated.Project.Title)} cut {Slug(placed?.Shape.Name ?? sheet.Cloth.Name)} {Size(box)}{number}{mirrored}{ending}";
+        var (title, what) = (Plain(evaluated.Project.Title), Plain(placed?.Shape.Name ?? sheet.Cloth.Name));
+        // What the project is called already is not said twice.
+        var named = what == title ? "" : " " + what;
+        return $"{title} cut{named} {Size(box)}{number}{mirrored}{ending}";
     }
 
     /// <summary>The title and the whole design's size in mm, rounded up.</summary>
     private static string Stem(Evaluated evaluated)
     {
         var box = evaluated.DesignBounds();
-        return $"{Slug(evaluated.Project.Title)} {(box.IsEmpty ? "empty" : Size(box))}";
+        return Plain(evaluated.Project.Title) + (box.IsEmpty ? "" : " " + Size(box));
     }
 
     /// <summary>What fitted curves may add to a size is not worth another millimetre in a name, mm.</summary>
@@ -52,13 +56,18 @@ internal static class FileNames
             $"{Math.Ceiling(box.Width - Hair):0}x{Math.Ceiling(box.Height - Hair):0}mm"
         );
 
-    /// <summary>Letters and figures kept, everything else a hyphen.</summary>
-    internal static string Slug(string text)
+    /// <summary>The longest part of a name.</summary>
+    private const int Longest = 60;
+
+    /// <summary>What no file system takes in a name.</summary>
+    private static readonly SearchValues<char> Forbidden = SearchValues.Create("\\/:*?\"<>|");
+
+    /// <summary>A name as its user typed it, without what file systems do not take; "project" where nothing is left.</summary>
+    internal static string Plain(string text)
     {
-        var parts = new string([.. text.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')]).Split(
-            ' ',
-            StringSplitOptions.RemoveEmptyEntries
-        );
-        return parts.Length == 0 ? "project" : string.Join('-', parts);
+        var kept = new string([.. text.Select(c => char.IsControl(c) || Forbidden.Contains(c) ? ' ' : c)]);
+        var words = string.Join(' ', kept.Split(' ', StringSplitOptions.RemoveEmptyEntries)).Trim('.', ' ');
+        var name = words.Length <= Longest ? words : words[..Longest].TrimEnd('.', ' ');
+        return name.Length == 0 ? "project" : name;
     }
 }

@@ -212,6 +212,9 @@ internal static class FontEndpoints
             WordsUse.StitchedOutline => isLine
                 ? LetterFit.OfLines
                 : new LetterFit(StrokeVerdict.Fits, "along its edges"),
+            WordsUse.Filled => isLine
+                ? new LetterFit(StrokeVerdict.TooThin, "lines: nothing to fill")
+                : new LetterFit(StrokeVerdict.Fits, "filled"),
             WordsUse.Satin => isLine ? LetterFit.OfLines : LetterFit.InSatin(strokes),
         };
 

@@ -26,7 +26,7 @@ public enum ImportKind
 /// <param name="Token">The file's hash.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Name">The file's name without its ending.</param>
-/// <param name="Drawing">For a drawing: what it would become at the size that the file says (or 96 units to the inch).</param>
+/// <param name="Drawing">For a drawing: what it would become at the size that the file says (or at a likely one).</param>
 /// <param name="Font">For a font: it is added to the installation.</param>
 /// <param name="Picture">For a picture: its size.</param>
 public sealed record ImportPreview(
@@ -50,6 +50,7 @@ public sealed record ImportPreview(
 
 /// <summary>What a drawing would become; lengths in mm.</summary>
 /// <param name="SaysSize">True when the file gives a real length.</param>
+/// <param name="MmPerUnit">What one of the file's units is taken for, mm.</param>
 /// <param name="Box">Where it lies, as the paths do.</param>
 /// <param name="Pieces">Closed pieces.</param>
 /// <param name="Holes">Holes in them.</param>
@@ -61,6 +62,7 @@ public sealed record ImportPreview(
 /// <param name="LinePath">All lines.</param>
 public sealed record DrawingPreview(
     bool SaysSize,
+    double MmPerUnit,
     SizeDto Box,
     int Pieces,
     int Holes,
@@ -163,7 +165,7 @@ internal static class ImportEndpoints
                 DrawingFiles
                     .Read(bytes)
                     .Then(read =>
-                        Of(read, new DrawingWishRequest { MmPerUnit = read.MmPerUnit ?? Drawing.UsualMmPerUnit })
+                        Of(read, new DrawingWishRequest { MmPerUnit = read.MmPerUnit ?? LikelyUnit.Of(read) })
                     )
         );
         if (!preview.IsOk)
@@ -242,6 +244,7 @@ internal static class ImportEndpoints
                 return (Result<DrawingPreview>)
                     new DrawingPreview(
                         drawing.MmPerUnit is not null,
+                        scale,
                         SceneBuilder.Size(box) ?? new SizeDto(0, 0, 0, 0),
                         sorted.Pieces.Length,
                         sorted.Pieces.Sum(piece => piece.Outline.Holes.Length),

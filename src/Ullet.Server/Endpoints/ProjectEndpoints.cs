@@ -25,6 +25,9 @@ public sealed record NewProject
     /// <summary>mm.</summary>
     public double? FieldHeight { get; init; }
 
+    /// <summary>A hoop of one's own, instead of a field by its numbers.</summary>
+    public string? HoopId { get; init; }
+
     /// <summary>The pattern to make it from; null for a blank one.</summary>
     public NewPattern? Pattern { get; init; }
 
@@ -66,6 +69,7 @@ internal static class ProjectEndpoints
         NewProject wish,
         DocumentHistory history,
         AssetStore assets,
+        KeptShelf kept,
         Workbench bench,
         CancellationToken cancellation
     )
@@ -73,6 +77,12 @@ internal static class ProjectEndpoints
         var project = wish.ImportToken is { } token
             ? await Imported(assets, bench, token, cancellation)
             : BlankProject.Make(wish.Title ?? PatternTitle(wish), wish.FieldWidth, wish.FieldHeight);
+        if (wish.HoopId is { } hoopId)
+        {
+            project = kept.Hoops.FirstOrDefault(own => own.Id == hoopId) is { } own
+                ? project.Then(blank => SetHooping.To(own.Hoop).Apply(blank, history.Context))
+                : KeptShelf.NoHoop(hoopId);
+        }
         if (wish.Pattern is { } pattern)
         {
             project = bench.Run(
@@ -99,7 +109,10 @@ internal static class ProjectEndpoints
             wish.ImportToken is not null ? "Open from file"
             : wish.Pattern is not null ? "New project from a pattern"
             : "New project";
-        return Created(await history.Create(project.Value, label, cancellation));
+        // What comes from a file is cut as it says itself.
+        var begun =
+            wish.ImportToken is null ? KeptCuts.Begun(project.Value, history.Context.KeptCuts) : project.Value;
+        return Created(await history.Create(begun, label, cancellation));
     }
 
     private static Results<Created<CreatedProject>, ProblemHttpResult> Created(Result<CreatedProject> made) =>

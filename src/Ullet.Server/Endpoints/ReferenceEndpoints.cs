@@ -5,6 +5,7 @@ using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Layers;
 using Ullet.Core.Makings;
+using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;
 using Ullet.Files.CutFiles;
@@ -20,7 +21,7 @@ public sealed record Health(string Status, string Version);
 
 /// <summary>What may be chosen: hoops, shapes, operations, methods, the ranges of numbers, mm, and the font of new words.</summary>
 public sealed record Catalogue(
-    ImmutableArray<Hoop> Hoops,
+    ImmutableArray<HoopChoice> Hoops,
     ImmutableArray<ShapeChoice> Shapes,
     ImmutableArray<OperationChoice> Operations,
     ImmutableArray<MethodChoice> Methods,
@@ -56,7 +57,31 @@ public sealed record Catalogue(
     NumberRange LineWidth,
     NumberRange FillSpacing,
     NumberRange FillStitch,
-    ImmutableArray<RowPatternRow> RowPatterns
+    ImmutableArray<RowPatternRow> RowPatterns,
+    ImmutableArray<TraitRow> Traits
+);
+
+/// <summary>A hoop of the trade.</summary>
+/// <param name="Name">By its field, mm: "130 × 180".</param>
+/// <param name="FieldWidth">mm.</param>
+/// <param name="FieldHeight">mm.</param>
+/// <param name="Inches">What its owners call it in inches: "5 × 7".</param>
+public sealed record HoopChoice(string Name, double FieldWidth, double FieldHeight, string? Inches);
+
+/// <summary>Something that elements have in common.</summary>
+/// <param name="Id">Its word in requests.</param>
+/// <param name="Name">What a person calls it.</param>
+/// <param name="Source">Where its values come from.</param>
+/// <param name="Choices">What can be chosen, where that does not change from project to project.</param>
+/// <param name="SelectsBy">True where elements that share it can be selected together.</param>
+/// <param name="CanBeSet">False for what is only told.</param>
+public sealed record TraitRow(
+    string Id,
+    string Name,
+    TraitSource Source,
+    ImmutableArray<TraitChoice> Choices,
+    bool SelectsBy,
+    bool CanBeSet
 );
 
 /// <summary>A kind of zone.</summary>
@@ -170,7 +195,11 @@ public sealed record StageChoice(
 
 /// <param name="Name">What it is called.</param>
 /// <param name="Shape">The generator with its usual numbers.</param>
-public sealed record ShapeChoice(string Name, ShapeSource Shape);
+/// <param name="Path">Its outline in a square of <see cref="Side"/>, about the square's middle.</param>
+public sealed record ShapeChoice(string Name, ShapeSource Shape, string Path)
+{
+    internal const double Side = 32;
+}
 
 /// <param name="Id">The method.</param>
 /// <param name="Name">What it is called.</param>
@@ -207,20 +236,13 @@ public sealed record LengthAnswer(double Mm);
 internal static class ReferenceEndpoints
 {
     private static readonly Catalogue Offered = new(
-        Hoop.Catalogue,
+        [.. Hoop.Catalogue.Select(hoop => new HoopChoice(hoop.Name, hoop.FieldWidth, hoop.FieldHeight, hoop.Inches))],
         [
-            .. new ShapeSource[]
-            {
-                new RectangleShape(4),
-                new EllipseShape(),
-                new PolygonShape(),
-                new StarShape(),
-                new HeartShape(),
-                new LeafShape(),
-                new DropShape(),
-                new CrescentShape(),
-                new ShieldShape(),
-            }.Select(shape => new ShapeChoice(AddPiece.ShapeName(shape), shape)),
+            .. ShapeNames.Offered.Select(shape => new ShapeChoice(
+                ShapeNames.Of(shape),
+                shape,
+                PathText.Of(ShapeContours.Outline(shape, ShapeChoice.Side, ShapeChoice.Side))
+            )),
         ],
         OperationChoice.All,
         [
@@ -306,7 +328,17 @@ internal static class ReferenceEndpoints
         Range(StitchRanges.LineWidth, StitchDefaults.ZigzagWidth),
         Range(FillLimits.Spacing, StitchDefaults.CoverSpacing),
         Range(FillLimits.StitchLength, FillChoice.StitchLength),
-        RowPatternTable.All
+        RowPatternTable.All,
+        [
+            .. TraitTable.All.Select(trait => new TraitRow(
+                trait.Id,
+                trait.Name,
+                trait.Source,
+                trait.Choices,
+                trait.SelectsBy,
+                trait.CanBeSet
+            )),
+        ]
     );
 
     private static readonly string Version = typeof(ReferenceEndpoints)

@@ -93,6 +93,7 @@ internal static class ServerSetup
         );
         services.AddSingleton<PhoneDoor>();
         services.AddSingleton<OwnSketchShelf>();
+        services.AddSingleton<KeptShelf>();
         services.AddScoped<AssetStore>();
         services.AddScoped<AssetSweep>();
         services.AddScoped<RoomKeeper>();
@@ -137,6 +138,7 @@ internal static class ServerSetup
         DamagedProjectEndpoints.Map(app);
         PatternEndpoints.Map(app);
         SketchEndpoints.Map(app);
+        HoopEndpoints.Map(app);
         PictureEndpoints.Map(app);
         MomentEndpoints.Map(app);
         BookletEndpoints.Map(app);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using Ullet.Core.Applique;
+using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Geometry;
@@ -25,19 +26,19 @@ public sealed class SceneBuilder(Evaluator evaluator)
     /// <param name="around">Labels of undo and redo.</param>
     public SceneDto Build(Head head, Evaluated evaluated, (string? Undo, string? Redo) around)
     {
-        if (_made.TryGetValue(evaluated, out var known) && known.ProjectId == head.Row.Id)
+        if (!_made.TryGetValue(evaluated, out var made) || made.ProjectId != head.Row.Id)
         {
-            return known with
-            {
-                Head = head.Revision,
-                SavedAt = head.SavedAt,
-                UndoLabel = around.Undo,
-                RedoLabel = around.Redo,
-            };
+            made = Made(head, evaluated, around);
+            _made.AddOrUpdate(evaluated, made);
         }
-        var made = Made(head, evaluated, around);
-        _made.AddOrUpdate(evaluated, made);
-        return made;
+        var own = made with
+        {
+            Head = head.Revision,
+            SavedAt = head.SavedAt,
+            UndoLabel = around.Undo,
+            RedoLabel = around.Redo,
+        };
+        return SceneWords.In(own, head.Row.Unit ?? head.Project.Unit);
     }
 
     private SceneDto Made(Head head, Evaluated evaluated, (string? Undo, string? Redo) around)
@@ -52,7 +53,7 @@ public sealed class SceneBuilder(Evaluator evaluator)
             head.Revision,
             head.SavedAt,
             project.Title,
-            project.Unit,
+            head.Project.Unit,
             around.Undo,
             around.Redo,
             new HoopingDto(
@@ -66,7 +67,11 @@ public sealed class SceneBuilder(Evaluator evaluator)
                 hooping.GroundClothId is null,
                 hooping.GroundHold,
                 hooping.FootRadius
-            ),
+            )
+            {
+                Hoop = hooping.Hoop,
+                HoopInches = hooping.Hoop.Inches,
+            },
             project.Cloths,
             project.Threads,
             [.. project.Elements.Select(element => elements.Build(element, evaluated))],
@@ -111,6 +116,9 @@ public sealed class SceneBuilder(Evaluator evaluator)
         {
             Source = evaluated,
             Code = program.Code,
+            Reading = ReadingOrder.Of(project, evaluated.Outlines),
+            AllClear = AllClear.Of(evaluated.CheckedOn),
+            NextWords = NextWords.Of(project, evaluator),
         };
     }
 
@@ -192,7 +200,8 @@ public sealed class SceneBuilder(Evaluator evaluator)
             finding.At?.X,
             finding.At?.Y,
             finding.Words,
-            finding.Mend?.Label
+            finding.Mends.FirstOrDefault()?.Label,
+            [.. finding.Mends.Select(mend => mend.Label)]
         );
 
     internal static SizeDto? Size(Box box) =>

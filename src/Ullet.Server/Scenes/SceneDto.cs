@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
+using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Projects;
@@ -41,6 +42,15 @@ public sealed record SceneDto(
     /// <summary>The short code of the state, as stitch files, booklet and card bear it.</summary>
     public string Code { get; init; } = "";
 
+    /// <summary>Words in the order in which they are read, by their elements' ids.</summary>
+    public required ImmutableArray<string> Reading { get; init; }
+
+    /// <summary>What may be said where there are no findings.</summary>
+    public required string AllClear { get; init; }
+
+    /// <summary>How new words begin.</summary>
+    public required NextWords NextWords { get; init; }
+
     /// <summary>What it is drawn from; null where that is not known.</summary>
     [JsonIgnore]
     internal Evaluated? Source { get; init; }
@@ -76,7 +86,14 @@ public sealed record HoopingDto(
     bool IsStabiliserAlone,
     GroundHold GroundHold,
     double FootRadius
-);
+)
+{
+    /// <summary>The hoop, with its name, its middle and its margins.</summary>
+    public required Hoop Hoop { get; init; }
+
+    /// <summary>What owners call the hoop in inches: "5 × 7"; null for a size without such a name.</summary>
+    public string? HoopInches { get; init; }
+}
 
 /// <summary>An upright rectangle, mm.</summary>
 public sealed record SizeDto(double X, double Y, double Width, double Height);
@@ -87,7 +104,8 @@ public sealed record SizeDto(double X, double Y, double Width, double Height);
 /// <param name="X">Where, mm, or null.</param>
 /// <param name="Y">Where, mm, or null.</param>
 /// <param name="Words">What and why.</param>
-/// <param name="MendLabel">What the mend does, or null when there is none.</param>
+/// <param name="MendLabel">What the usual mend does, or null when there is none.</param>
+/// <param name="Mends">What each mend does, the usual one first; each ends the finding.</param>
 public sealed record FindingDto(
     string Code,
     FindingLevel Level,
@@ -95,5 +113,6 @@ public sealed record FindingDto(
     double? X,
     double? Y,
     string Words,
-    string? MendLabel
+    string? MendLabel,
+    ImmutableArray<string> Mends
 );

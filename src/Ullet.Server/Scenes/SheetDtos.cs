@@ -117,7 +117,7 @@ public sealed record SheetShapeDto(
 /// <param name="Width">mm.</param>
 /// <param name="Height">mm.</param>
 /// <param name="Inches">"1.34 × 2.05".</param>
-/// <param name="Sixteenths">Rounded up, "1 3/8 in × 2 1/16 in".</param>
+/// <param name="Sixteenths">To the nearest one, "1 3/8 in × 2 1/16 in".</param>
 /// <param name="At72">Width that a program shows which takes 72 units for an inch, mm.</param>
 /// <param name="At90">The same for 90.</param>
 /// <param name="At96">The same for 96: the true width.</param>
@@ -210,7 +210,7 @@ internal static class SheetDtos
             shape.Kind,
             Words(shape),
             placed.Role,
-            $"{placed.Unit.Key} {placed.Unit.Copy}",
+            $"{placed.Unit.Key} {placed.Unit.Copy}{(placed.Unit.IsAlone ? " alone" : "")}",
             meets,
             [map.A, map.B, map.C, map.D, map.E, map.F],
             Size(SizeReading.Of(box))
@@ -234,15 +234,16 @@ internal static class SheetDtos
             (parts > 1 ? $", in {parts} parts" : "")
             + (
                 holes == 0 ? ""
-                : holes == 1 ? ", one hole falls out"
-                : $", {holes} holes fall out"
+                : holes == 1 ? $", one {shape.HoleName} falls out"
+                : $", {holes} {shape.HoleName}s fall out"
             );
         return shape.Kind switch
             {
                 CutKind.Template => $"rough template, {shape.Allowance:0} mm larger all round",
+                CutKind.Only => "only cut out, nothing is sewn",
                 CutKind.Layer => "layer of the pattern, seam and margin counted in",
-                _ when shape.Allowance == 0 => "exact piece, as large as its placement line",
-                _ => $"piece, {Math.Abs(shape.Allowance).ToString("0.0", CultureInfo.InvariantCulture)} mm "
+                CutKind.Piece when shape.Allowance == 0 => "exact piece, as large as its placement line",
+                CutKind.Piece => $"piece, {Math.Abs(shape.Allowance).ToString("0.0", CultureInfo.InvariantCulture)} mm "
                     + (shape.Allowance > 0 ? "larger all round" : "smaller all round"),
             } + more;
     }
@@ -254,7 +255,7 @@ internal static class SheetDtos
             size.Width,
             size.Height,
             $"{Inches(size.Width)} × {Inches(size.Height)}",
-            $"{LengthText.SixteenthsUp(size.Width)} × {LengthText.SixteenthsUp(size.Height)}",
+            $"{LengthText.Sixteenths(size.Width)} × {LengthText.Sixteenths(size.Height)}",
             size.ShownAt(72),
             size.ShownAt(90),
             size.ShownAt(96),

@@ -20,7 +20,7 @@ public sealed record CentreElements : Edit
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        var target = Point.Zero;
+        var target = project.Hooping.Hoop.Middle;
         if (KeyElementId is { } id)
         {
             if (project.Find(id) is not { } key)

@@ -12,7 +12,7 @@ internal static class Centring
         {
             return project;
         }
-        var middle = context.Evaluator.OutlineOf(element).Bounds().Centre;
+        var middle = context.Evaluator.OutlineOf(element).Bounds().Centre - project.Hooping.Hoop.Middle;
         return project.With(
             element with
             {

@@ -58,7 +58,8 @@ public sealed record DistributeElements : Edit
         }
         double From(Unit unit) => across ? unit.Box.MinX : unit.Box.MinY;
         double Size(Unit unit) => across ? unit.Box.Width : unit.Box.Height;
-        var field = across ? project.Hooping.Hoop.FieldWidth : project.Hooping.Hoop.FieldHeight;
+        var usable = project.Hooping.Hoop.Usable;
+        var field = across ? usable.Width : usable.Height;
         var whole = To == AlignTo.Hoop ? field : From(units[^1]) + Size(units[^1]) - From(units[0]);
         var gap = Gap ?? (whole - units.Sum(Size)) / (units.Count - 1);
         var at = To switch

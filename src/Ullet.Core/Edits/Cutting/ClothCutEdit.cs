@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -7,6 +8,10 @@ namespace Ullet.Core.Edits;
 public abstract record ClothCutEdit : Edit
 {
     public required string ClothId { get; init; }
+
+    /// <summary>True for what is so of the cutter and the hands, and not of one project: it is remembered.</summary>
+    [JsonIgnore]
+    public virtual bool IsOfTheCutter => false;
 
     public sealed override Result<Project> Apply(Project project, EditContext context)
     {

@@ -9,6 +9,8 @@ public sealed record SetCutProfile : ClothCutEdit
     /// <summary>Null for the generic profile of the cloth's kind.</summary>
     public CutProfile? Profile { get; init; }
 
+    public override bool IsOfTheCutter => true;
+
     public override string Label(Project before) => $"Change how {ClothName(before)} is cut";
 
     private protected override Result<ClothCut> Change(ClothCut cut, Project project, EditContext context) =>
@@ -22,6 +24,8 @@ public sealed record SetCutProfile : ClothCutEdit
 public sealed record SetTolerances : ClothCutEdit
 {
     public required EdgeTolerances Tolerances { get; init; }
+
+    public override bool IsOfTheCutter => true;
 
     public override string Label(Project before) => $"Change the tolerances of {ClothName(before)}";
 

@@ -9,6 +9,8 @@ public sealed record ReadCoupon : ClothCutEdit
 {
     public required CouponReading Reading { get; init; }
 
+    public override bool IsOfTheCutter => true;
+
     public override string Label(Project before) => $"Read the coupon of {ClothName(before)}";
 
     private protected override Result<ClothCut> Change(ClothCut cut, Project project, EditContext context) =>

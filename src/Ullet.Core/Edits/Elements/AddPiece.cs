@@ -13,25 +13,25 @@ public sealed record AddPiece : Edit
 
     public required ShapeSource Shape { get; init; }
 
-    /// <summary>Where it goes; null for the field's centre at <see cref="UsualSize"/> or half of the field.</summary>
+    /// <summary>Where it goes; null for a free place, the field's centre first, at <see cref="UsualSize"/> or half of the field.</summary>
     public ElementBox? Box { get; init; }
 
     /// <summary>A name; null for the shape's own.</summary>
     public string? Name { get; init; }
 
-    /// <summary>The cloth; null for the first that is neither ground nor stabiliser.</summary>
+    /// <summary>The cloth; null for the one used last.</summary>
     public string? ClothId { get; init; }
 
     public Method? Method { get; init; }
 
-    public override string Label(Project before) => $"Add {Name ?? ShapeName(Shape).ToLowerInvariant()}";
+    public override string Label(Project before) => $"Add {Name ?? ShapeNames.Of(Shape).ToLowerInvariant()}";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
         var hoop = project.Hooping.Hoop;
         var size = Math.Min(UsualSize, Math.Min(hoop.FieldWidth, hoop.FieldHeight) / 2);
-        var box = Box ?? new ElementBox(0, 0, size, size, 0);
-        var name = Name ?? ShapeName(Shape);
+        var box = Box ?? Placed(size, project, context);
+        var name = Name ?? ShapeNames.Of(Shape);
         var cloth = ClothId is null ? UsualCloths.Of(project) : project.FindCloth(ClothId);
         if (cloth is null)
         {
@@ -49,25 +49,24 @@ public sealed record AddPiece : Edit
             Form = OutlinedForms.Of(Shape),
             Making = Begun(project, cloth.Id, Method),
         };
-        return project with { Elements = project.Elements.Add(piece), NextNumber = project.NextNumber + 1 };
+        return project with
+        {
+            Elements = project.Elements.Add(piece),
+            NextNumber = project.NextNumber + 1,
+            Habits = project.Habits with { ClothId = ClothId ?? project.Habits.ClothId },
+        };
     }
 
-    /// <summary>What a shape is called.</summary>
-    public static string ShapeName(ShapeSource shape) =>
-        shape switch
-        {
-            RectangleShape => "Rectangle",
-            EllipseShape => "Ellipse",
-            PolygonShape => "Polygon",
-            StarShape => "Star",
-            HeartShape => "Heart",
-            LeafShape => "Leaf",
-            DropShape => "Drop",
-            CrescentShape => "Crescent",
-            ShieldShape => "Shield",
-            DrawnShape => "Drawing",
-            _ => throw new ArgumentException($"{shape.GetType().Name} has no name.", nameof(shape)),
-        };
+    /// <summary>A box of a size where no other shape lies.</summary>
+    private static ElementBox Placed(double size, Project project, EditContext context)
+    {
+        var place = FreePlace.Of(
+            Geometry.Box.Centred(size, size),
+            FreePlace.Alike<ShapeForm>(project, context),
+            FreePlace.Field(project)
+        );
+        return new ElementBox(place.X, place.Y, size, size, 0);
+    }
 
     /// <summary>New cloth as it begins: as chosen last in the project.</summary>
     internal static ClothMaking Begun(Project project, string clothId, Method? method = null) =>

@@ -16,11 +16,11 @@ public sealed record AddSketch : Edit
     /// <summary>Its larger side, mm.</summary>
     public required double Size { get; init; }
 
-    /// <summary>Its middle, mm right of the field's centre.</summary>
-    public double X { get; init; }
+    /// <summary>Its middle, mm right of the field's centre; without a place it goes where no other drawing lies.</summary>
+    public double? X { get; init; }
 
     /// <summary>Its middle, mm below the field's centre.</summary>
-    public double Y { get; init; }
+    public double? Y { get; init; }
 
     public override string Label(Project before) =>
         $"Set {SketchShelf.Find(SketchId)?.Name.ToLowerInvariant() ?? "a drawing of your own"} {SketchFit.Words(Way)}";
@@ -40,6 +40,7 @@ public sealed record AddSketch : Edit
         {
             return OwnSketchSetting.Set(project, own, sketch, this, context);
         }
+        var at = Place(project, context);
         var left = SketchFit.LeftOut(sketch, Way, Size);
         var group = $"g{project.NextNumber}";
         var numbers = Enumerable.Range(0, sketch.Parts.Length).Where(i => !left.Contains(i)).ToList();
@@ -52,7 +53,7 @@ public sealed record AddSketch : Edit
             {
                 Id = $"e{project.NextNumber + made.Count}",
                 GroupId = numbers.Count > 1 ? group : null,
-                Box = element.Box.Moved(X, Y),
+                Box = element.Box.Moved(at.X, at.Y),
             };
             if (Limits.CheckBox(element.Box, element.Name, mayBeFlat: part.Role == SketchRole.Stroke) is { } wrong)
             {
@@ -67,4 +68,16 @@ public sealed record AddSketch : Edit
             NextNumber = project.NextNumber + made.Count,
         };
     }
+
+    /// <summary>Its middle: as given, or where no other drawing of the shelf lies.</summary>
+    internal Geometry.Point Place(Project project, EditContext context) =>
+        X is not null || Y is not null
+            ? new Geometry.Point(X ?? 0, Y ?? 0)
+            : FreePlace.Of(
+                Geometry.Box.Centred(Size, Size),
+                project
+                    .Elements.Where(element => element.Sketch is not null)
+                    .Select(element => Bands.BoxOf(element, context)),
+                FreePlace.Field(project)
+            );
 }

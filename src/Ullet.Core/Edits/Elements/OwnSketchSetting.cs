@@ -24,7 +24,7 @@ internal static class OwnSketchSetting
         var elements = own
             .Clip.Elements.Select(
                 (element, i) =>
-                    Placed(element, scale, new Point(wish.X, wish.Y)) with
+                    Placed(element, scale, wish.Place(project, context)) with
                     {
                         Sketch = new SketchUse(wish.SketchId, i) { Own = own.NatureOf(element) },
                     }

@@ -44,8 +44,21 @@ public sealed record SetMaking : OneElementEdit
         }
         return module.Unfit(element) is { } why
             ? new Refusal("making-unfit", "kind", why) { Kind = RefusalKind.NotPossible }
-            : project.With(To(element, module, project));
+            : Made(project, To(element, module, project));
     }
+
+    /// <summary>The document with the element; new words begin as these are made now.</summary>
+    private static Project Made(Project project, Element changed) =>
+        project.With(changed) with
+        {
+            Habits =
+                changed.IsConstruction || WordsUses.Of(changed) is not { } use
+                    ? project.Habits
+                    : project.Habits with
+                    {
+                        WordsUse = use,
+                    },
+        };
 
     /// <summary>What may be made of an element, by the kinds' words.</summary>
     public static ImmutableArray<string> KindsOf(Element element) =>

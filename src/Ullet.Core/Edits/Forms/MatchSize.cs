@@ -1,16 +1,17 @@
 using System.Collections.Immutable;
+using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
 
-/// <summary>Gives elements the width, the height, or both of another element's bare outline.</summary>
+/// <summary>Gives elements the width, the height, or both of one bare outline: of an element that stays, or of the largest among them.</summary>
 public sealed record MatchSize : Edit
 {
     public required ImmutableArray<string> ElementIds { get; init; }
 
-    /// <summary>The element whose size is taken.</summary>
-    public required string KeyElementId { get; init; }
+    /// <summary>The element whose size is taken; null for the widest, or the tallest, among them.</summary>
+    public string? KeyElementId { get; init; }
 
     public bool Width { get; init; }
 
@@ -20,11 +21,13 @@ public sealed record MatchSize : Edit
     public bool KeepProportions { get; init; }
 
     public override string Label(Project before) =>
-        $"Match {NameOf(before, ElementIds)} to {before.Find(KeyElementId)?.Name ?? "an element"}";
+        KeyElementId is null
+            ? $"Make {NameOf(before, ElementIds)} equally {(Width ? Height ? "large" : "wide" : "tall")}"
+            : $"Match {NameOf(before, ElementIds)} to {before.Find(KeyElementId)?.Name ?? "an element"}";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
-        if (project.Find(KeyElementId) is not { } key)
+        if (KeyElementId is not null && project.Find(KeyElementId) is null)
         {
             return EditRefusals.NoElement(KeyElementId);
         }
@@ -32,11 +35,11 @@ public sealed record MatchSize : Edit
         {
             return new Refusal("nothing-to-match", "width", "Say whether the width, the height or both are matched.");
         }
-        var size = Bands.BoxOf(key, context);
         return Chosen
             .Find(project, [.. ElementIds.Where(id => id != KeyElementId)])
             .Then(elements =>
             {
+                var size = SizeOf(project, elements, context);
                 Result<Project> changed = project;
                 foreach (var element in elements)
                 {
@@ -58,5 +61,16 @@ public sealed record MatchSize : Edit
                 }
                 return changed;
             });
+    }
+
+    /// <summary>The box whose width and height are taken, mm.</summary>
+    private Box SizeOf(Project project, ImmutableArray<Element> elements, EditContext context)
+    {
+        if (KeyElementId is { } id)
+        {
+            return Bands.BoxOf(project.Find(id)!, context);
+        }
+        var boxes = elements.Select(element => Bands.BoxOf(element, context)).ToList();
+        return Box.Centred(boxes.Max(box => box.Width), boxes.Max(box => box.Height));
     }
 }

@@ -46,15 +46,15 @@ public sealed record PlaceShape : ClothCutEdit
         {
             return against;
         }
-        var places = sheets.SelectMany(Places).ToImmutableArray();
+        var places = sheets.SelectMany(sheet => MatPlaces.Of(sheet)).ToImmutableArray();
         var unit = lies.Placed.Unit;
-        var at = places.First(place => place.Key == unit.Key && place.Copy == unit.Copy);
+        var at = places.First(place => place.Key == unit.Key && place.Copy == unit.Copy && place.IsAlone == unit.IsAlone);
         var box = lies.Placed.Outline.Bounds();
         var moved = at with
         {
             Sheet = Sheet ?? at.Sheet,
-            X = Rounded(at.X + (X ?? box.MinX) - box.MinX),
-            Y = Rounded(at.Y + (Y ?? box.MinY) - box.MinY),
+            X = MatPlaces.Rounded(at.X + (X ?? box.MinX) - box.MinX),
+            Y = MatPlaces.Rounded(at.Y + (Y ?? box.MinY) - box.MinY),
         };
         if (turn != lies.Placed.Turn)
         {
@@ -67,7 +67,7 @@ public sealed record PlaceShape : ClothCutEdit
     private static HandPlace Turned(HandPlace place, int turn, Box box, bool swaps)
     {
         var shift = swaps ? (box.Width - box.Height) / 2 : 0;
-        return place with { Turn = turn, X = Rounded(place.X + shift), Y = Rounded(place.Y - shift) };
+        return place with { Turn = turn, X = MatPlaces.Rounded(place.X + shift), Y = MatPlaces.Rounded(place.Y - shift) };
     }
 
     private static Refusal? GrainRefusal(Grain grain, int turn) =>
@@ -86,27 +86,8 @@ public sealed record PlaceShape : ClothCutEdit
             _ => null,
         };
 
-    /// <summary>Everything as it lies now, so that it stays there.</summary>
-    private static IEnumerable<HandPlace> Places(CutSheet sheet) =>
-        sheet
-            .Shapes.GroupBy(placed => placed.Unit)
-            .Select(unit =>
-            {
-                var box = BoxOf(unit.Key, sheet);
-                return new HandPlace(
-                    unit.Key.Key,
-                    unit.Key.Copy,
-                    sheet.Number,
-                    Rounded(box.MinX),
-                    Rounded(box.MinY),
-                    unit.First().Turn
-                );
-            });
-
     private static Box BoxOf(UnitName unit, CutSheet sheet) =>
         sheet
             .Shapes.Where(placed => placed.Unit == unit)
             .Aggregate(Box.Empty, (box, placed) => box.Union(placed.Outline.Bounds()));
-
-    private static double Rounded(double mm) => Math.Round(mm, 3);
 }

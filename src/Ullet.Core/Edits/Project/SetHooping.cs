@@ -12,6 +12,24 @@ public sealed record SetHooping : Edit
     /// <summary>Sewing field of the new hoop, mm.</summary>
     public double? FieldHeight { get; init; }
 
+    /// <summary>True to take the hoop that is there sideways, with its name, its middle and its margins.</summary>
+    public bool TurnHoop { get; init; }
+
+    /// <summary>What the hoop is called; null for its numbers. With the field's size only, as all that follow of the hoop.</summary>
+    public string? HoopName { get; init; }
+
+    /// <summary>Where the mark of the hoop's middle lies, mm right of the field's centre.</summary>
+    public double? MiddleX { get; init; }
+
+    /// <summary>Where the mark of the hoop's middle lies, mm below the field's centre.</summary>
+    public double? MiddleY { get; init; }
+
+    /// <summary>Room kept free at the left and right edges of the field, mm.</summary>
+    public double? MarginAcross { get; init; }
+
+    /// <summary>Room kept free at the upper and lower edges of the field, mm.</summary>
+    public double? MarginDown { get; init; }
+
     public string? GroundClothId { get; init; }
 
     public string? StabiliserClothId { get; init; }
@@ -29,25 +47,48 @@ public sealed record SetHooping : Edit
 
     public string? CoverThreadId { get; init; }
 
-    public override string Label(Project before) => FieldWidth is null ? "Change the hooping" : "Change the hoop";
+    /// <summary>The edit that takes a hoop with all that is known of it.</summary>
+    public static SetHooping To(Hoop hoop) =>
+        new()
+        {
+            FieldWidth = hoop.FieldWidth,
+            FieldHeight = hoop.FieldHeight,
+            HoopName = hoop.Name,
+            MiddleX = hoop.MiddleX,
+            MiddleY = hoop.MiddleY,
+            MarginAcross = hoop.MarginAcross,
+            MarginDown = hoop.MarginDown,
+        };
+
+    public override string Label(Project before) => TurnHoop ? "Turn the hoop"
+        : FieldWidth is null ? "Change the hooping"
+        : "Change the hoop";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
         var hooping = project.Hooping;
-        if (FieldWidth is not null || FieldHeight is not null)
+        if (TurnHoop)
+        {
+            hooping = hooping with { Hoop = hooping.Hoop.Turned() };
+        }
+        else if (FieldWidth is not null || FieldHeight is not null)
         {
             var (width, height) = (FieldWidth ?? hooping.Hoop.FieldWidth, FieldHeight ?? hooping.Hoop.FieldHeight);
-            var refusal =
-                Limits.CheckRange(width, 40, 600, "mm", "The width of the sewing field", "fieldWidth")
-                ?? Limits.CheckRange(height, 40, 600, "mm", "The height of the sewing field", "fieldHeight");
-            if (refusal is not null)
+            var isSame = width == hooping.Hoop.FieldWidth && height == hooping.Hoop.FieldHeight;
+            var sized = isSame ? hooping.Hoop : Hoop.Sized(width, height);
+            var hoop = sized with
+            {
+                Name = HoopName is { } name ? PlainText.Line(name) : sized.Name,
+                MiddleX = MiddleX ?? sized.MiddleX,
+                MiddleY = MiddleY ?? sized.MiddleY,
+                MarginAcross = MarginAcross ?? sized.MarginAcross,
+                MarginDown = MarginDown ?? sized.MarginDown,
+            };
+            if (hoop.Check() is { } refusal)
             {
                 return refusal;
             }
-            hooping = hooping with
-            {
-                Hoop = Hoop.OfField(width, height) ?? new Hoop($"{width:0.#} × {height:0.#}", width, height),
-            };
+            hooping = hooping with { Hoop = hoop };
         }
         if (
             new[] { GroundClothId, StabiliserClothId }.FirstOrDefault(id => Missing(id, project.FindCloth)) is { } cloth

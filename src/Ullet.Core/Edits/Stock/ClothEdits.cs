@@ -38,11 +38,14 @@ public sealed record AddCloth : Edit
         };
         return ChangeCloth.Check(cloth) is { } refusal
             ? refusal
-            : project with
-            {
-                Cloths = project.Cloths.Add(cloth),
-                NextNumber = project.NextNumber + 1,
-            };
+            : KeptCuts.Begun(
+                project with
+                {
+                    Cloths = project.Cloths.Add(cloth),
+                    NextNumber = project.NextNumber + 1,
+                },
+                context.KeptCuts
+            );
     }
 }
 

@@ -30,18 +30,19 @@ public sealed record AddWords : Edit
     /// <summary>Room down that the letters with their cover may take, mm.</summary>
     public double? FitHeight { get; init; }
 
-    /// <summary>Middle across, mm right of the field's centre.</summary>
-    public double X { get; init; }
+    /// <summary>Middle across, mm right of the field's centre; without a place they go where no other words lie.</summary>
+    public double? X { get; init; }
 
     /// <summary>Middle down, mm below the field's centre.</summary>
-    public double Y { get; init; }
+    public double? Y { get; init; }
 
     /// <summary>Turn, degrees clockwise.</summary>
     public double Rotation { get; init; }
 
-    public WordsUse Use { get; init; } = WordsUse.OneByOne;
+    /// <summary>What becomes of the letters; null for what was made of words last.</summary>
+    public WordsUse? Use { get; init; }
 
-    /// <summary>The cloth; null for the first that is neither ground nor stabiliser.</summary>
+    /// <summary>The cloth; null for the one used last.</summary>
     public string? ClothId { get; init; }
 
     public Method? Method { get; init; }
@@ -56,26 +57,31 @@ public sealed record AddWords : Edit
         {
             return EditRefusals.NoCloth(ClothId ?? "");
         }
+        var use = Use ?? project.Habits.WordsUse ?? WordsUse.OneByOne;
         var form = new TextForm
         {
             Text = text,
             FontId = FontId,
-            IsOnePiece = Use == WordsUse.OnePiece,
+            IsOnePiece = use == WordsUse.OnePiece,
             Sizing = Sizing,
         };
         var words = new Element
         {
             Id = $"e{project.NextNumber}",
             Name = SetText.NameFrom(text),
-            Box = new ElementBox(X, Y, 1, 1, Rotation),
+            Box = new ElementBox(X ?? 0, Y ?? 0, 1, 1, Rotation),
             Form = form,
             Making = AddPiece.Begun(project, cloth.Id, Method),
         };
-        if (Use == WordsUse.StitchedOutline)
+        if (use == WordsUse.StitchedOutline)
         {
             words = words.Made(new LineMaking());
         }
-        if (Use == WordsUse.Satin)
+        if (use == WordsUse.Filled)
+        {
+            words = SetMaking.To(words, MakingModules.Of<FilledMaking>(), project);
+        }
+        if (use == WordsUse.Satin)
         {
             words = SetMaking.To(words, MakingModules.Of<SatinMaking>(), project);
         }
@@ -94,6 +100,10 @@ public sealed record AddWords : Edit
         }
         var scale = Scale(ink, words, project);
         var box = words.Box with { Width = ink.Width * scale, Height = ink.Height * scale };
+        if (X is null && Y is null)
+        {
+            box = Placed(box, words with { Box = box }, project, context);
+        }
         if (
             (
                 Limits.CheckRange(
@@ -114,7 +124,16 @@ public sealed record AddWords : Edit
         {
             Elements = project.Elements.Add(words with { Box = box }),
             NextNumber = project.NextNumber + 1,
+            Habits = project.Habits with { WordsUse = use, ClothId = ClothId ?? project.Habits.ClothId },
         };
+    }
+
+    /// <summary>The box where no other words lie.</summary>
+    private static ElementBox Placed(ElementBox box, Element words, Project project, EditContext context)
+    {
+        var size = Bands.CoveredBoxOf(words with { Box = box with { X = 0, Y = 0 } }, project, context);
+        var place = FreePlace.Of(size, FreePlace.Alike<TextForm>(project, context), FreePlace.Field(project));
+        return box with { X = place.X, Y = place.Y };
     }
 
     private double Scale(Geometry.Box ink, Element words, Project project)
@@ -125,7 +144,8 @@ public sealed record AddWords : Edit
         }
         if (FitWidth is not null || FitHeight is not null)
         {
-            var cover = Use is WordsUse.StitchedOutline or WordsUse.Satin ? 0 : 2 * Bands.Outside(words, project);
+            // What is sewn reaches as far beyond the letters as their making does: the gap is kept to the thread.
+            var cover = 2 * MakingModules.Of(words).Beyond(words, project);
             return Math.Min(
                 FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
                 FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue

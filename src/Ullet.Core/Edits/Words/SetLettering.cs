@@ -68,7 +68,7 @@ public sealed record SetLettering : WordsEdit
                 Spacing = Spacing ?? words.Spacing,
                 Slant = Slant ?? words.Slant,
                 Arc = Arc ?? words.Arc,
-                IsOnePiece = Use is null or WordsUse.StitchedOutline or WordsUse.Satin
+                IsOnePiece = Use is not (WordsUse.OnePiece or WordsUse.OneByOne)
                     ? words.IsOnePiece
                     : Use == WordsUse.OnePiece,
             },
@@ -136,6 +136,7 @@ public sealed record SetLettering : WordsEdit
         {
             WordsUse.StitchedOutline => SetMaking.To(element, MakingModules.Of<LineMaking>(), project),
             WordsUse.Satin => SetMaking.To(element, MakingModules.Of<SatinMaking>(), project),
+            WordsUse.Filled => SetMaking.To(element, MakingModules.Of<FilledMaking>(), project),
             WordsUse.OneByOne or WordsUse.OnePiece => SetMaking.To(element, MakingModules.Of<ClothMaking>(), project),
         };
     }

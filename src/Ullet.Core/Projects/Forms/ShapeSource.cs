@@ -15,6 +15,7 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(DropShape), "drop")]
 [JsonDerivedType(typeof(CrescentShape), "crescent")]
 [JsonDerivedType(typeof(ShieldShape), "shield")]
+[JsonDerivedType(typeof(ReadyShape), "ready")]
 [JsonDerivedType(typeof(DrawnShape), "drawn")]
 public abstract record ShapeSource;
 
@@ -39,6 +40,24 @@ public sealed record DropShape : ShapeSource;
 public sealed record CrescentShape(double Thickness = 0.35) : ShapeSource;
 
 public sealed record ShieldShape : ShapeSource;
+
+/// <summary>A form without numbers of its own.</summary>
+public sealed record ReadyShape(ReadyForm Kind) : ShapeSource;
+
+/// <summary>The forms without numbers.</summary>
+public enum ReadyForm
+{
+    Arch,
+    HalfCircle,
+    Egg,
+    Cross,
+    Arrow,
+    Cloud,
+    Flower,
+    Scallops,
+    Tag,
+    Pennant,
+}
 
 /// <summary>A drawing of lines with nodes, in any unit; it is fitted to its element's box. On cloth every line is closed, and
 /// what an odd number of lines goes round is filled.</summary>

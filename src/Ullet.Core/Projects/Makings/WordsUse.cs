@@ -14,6 +14,9 @@ public enum WordsUse
 
     /// <summary>No cloth: the letters themselves are sewn, in strokes from side to side.</summary>
     Satin,
+
+    /// <summary>No cloth: the letters themselves are filled with rows.</summary>
+    Filled,
 }
 
 /// <summary>How words are used, told by their form and making together.</summary>
@@ -26,6 +29,7 @@ public static class WordsUses
         return words is null ? null
             : element.LastMaking is LineMaking ? WordsUse.StitchedOutline
             : element.LastMaking is SatinMaking ? WordsUse.Satin
+            : element.LastMaking is FilledMaking ? WordsUse.Filled
             : words.IsOnePiece ? WordsUse.OnePiece
             : WordsUse.OneByOne;
     }

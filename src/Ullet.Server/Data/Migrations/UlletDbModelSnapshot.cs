@@ -84,6 +84,26 @@ namespace Ullet.Server.Data.Migrations
                     b.ToTable("Exports");
                 });
 
+            modelBuilder.Entity("Ullet.Server.Data.KeptRow", b =>
+                {
+                    b.Property<string>("Kind")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Json")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Kind", "Key");
+
+                    b.ToTable("Kept");
+                });
+
             modelBuilder.Entity("Ullet.Server.Data.ProjectRow", b =>
                 {
                     b.Property<string>("Id")
@@ -101,6 +121,9 @@ namespace Ullet.Server.Data.Migrations
 
                     b.Property<string>("Title")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Unit")
                         .HasColumnType("TEXT");
 
                     b.Property<long>("UpdatedAt")

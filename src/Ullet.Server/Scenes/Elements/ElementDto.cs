@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Edits;
 using Ullet.Core.Projects;
 using Ullet.Core.Sketches;
 
@@ -25,6 +26,8 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="NeededBy">The ids of the elements that are made with it.</param>
 /// <param name="Makings">What may be made of it, by the kinds' words; none for most parts of a pattern.</param>
 /// <param name="IsSketchPart">True for a part of a small drawing of our own.</param>
+/// <param name="GroupNames">The names of the groups that it stands in.</param>
+/// <param name="Traits">What it has in common with others, by the traits' words.</param>
 /// <param name="SketchWay">The way in which a body of one is made; null for anything else.</param>
 public sealed record ElementDto(
     string Id,
@@ -47,7 +50,9 @@ public sealed record ElementDto(
     ImmutableArray<string> NeededBy,
     ImmutableArray<string> Makings,
     bool IsSketchPart,
-    SketchWay? SketchWay
+    SketchWay? SketchWay,
+    ImmutableArray<string> GroupNames,
+    IReadOnlyDictionary<string, TraitValue> Traits
 );
 
 /// <summary>A part of an element and the cloth that it is made of.</summary>

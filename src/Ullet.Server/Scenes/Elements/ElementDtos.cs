@@ -46,7 +46,9 @@ internal sealed class ElementDtos(Evaluator evaluator)
             ],
             SetMaking.KindsOf(element),
             SketchShelf.PartOf(element) is not null,
-            SketchMaking.WayOf(element)
+            SketchMaking.WayOf(element),
+            element.GroupNames,
+            TraitTable.Of(element, evaluated.Project, evaluator)
         );
     }
 }

@@ -87,7 +87,11 @@ function makeOf(wish: Wish, scene: Scene): Edit {
 
 /** The same, and a very large fill is meant. */
 function largeMeant(one: Edit): Edit {
-  return one.edit === "setFilled" || one.edit === "setMaking" || one.edit === "placeElement"
+  return one.edit === "setFilled" ||
+    one.edit === "setMaking" ||
+    one.edit === "placeElement" ||
+    one.edit === "placeElements" ||
+    one.edit === "setTrait"
     ? { ...one, isLargeMeant: true }
     : one;
 }
@@ -142,12 +146,12 @@ export function useEdits(projectId: string) {
       run(({ head }) => answered(api.POST("/api/projects/{id}/undo", { ...path, body: { head } })));
     const redo = () =>
       run(({ head }) => answered(api.POST("/api/projects/{id}/redo", { ...path, body: { head } })));
-    const mend = (code: string, elementId: string | null | undefined) =>
+    const mend = (wish: { code: string; elementId?: string | null; mend: number; all?: boolean }) =>
       run(({ head }) =>
         answered(
           api.POST("/api/projects/{id}/mends", {
             ...path,
-            body: { head, code, elementId: elementId ?? null },
+            body: { head, ...wish },
           }),
         ),
       );

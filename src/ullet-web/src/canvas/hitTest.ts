@@ -1,4 +1,4 @@
-import type { Scene } from "../api/client";
+import type { ElementBox, Scene } from "../api/client";
 import { isFormed, type Element } from "../api/elements";
 import { HANDLES, handlePlace, type Handle } from "./boxes";
 import { toScreen, toWorld, type Camera, type Place } from "./camera";
@@ -44,11 +44,11 @@ export function letterAt(element: Element, camera: Camera, at: Place): number | 
 
 export type Grip = { kind: "handle"; handle: Handle } | { kind: "ring" };
 
-/** The handle or ring of a selected element under a place of the screen. */
-export function gripAt(element: Element, camera: Camera, at: Place): Grip | null {
+/** The handle or ring of a box under a place of the screen. */
+export function gripAt(box: ElementBox, camera: Camera, at: Place): Grip | null {
   const near = (place: Place, within: number) => Math.hypot(place.x - at.x, place.y - at.y) <= within;
-  if (near(ringPlace(element.box, camera), 11)) return { kind: "ring" };
-  const handle = HANDLES.find((each) => near(toScreen(camera, handlePlace(element.box, each)), 9));
+  if (near(ringPlace(box, camera), 11)) return { kind: "ring" };
+  const handle = HANDLES.find((each) => near(toScreen(camera, handlePlace(box, each)), 9));
   return handle ? { kind: "handle", handle } : null;
 }
 

@@ -1,15 +1,13 @@
 import { PackageCheck, Redo2, Undo2 } from "lucide-react";
 import { Link, NavLink } from "react-router";
 import { useEdits } from "../api/edits";
-import { useCatalogue } from "../api/queries";
 import type { Scene } from "../api/client";
 import { buttonClass } from "../parts/Button";
-import { Choice } from "../parts/fields/Choice";
 import { Eyelet } from "../parts/Eyelet";
 import { IconButton } from "../parts/IconButton";
 import { TextField } from "../parts/fields/TextField";
-import { inches } from "../state/lengths";
 import { FindingsButton } from "./FindingsButton";
+import { HoopChoice } from "./HoopChoice";
 import { SavedAgo } from "./SavedAgo";
 
 interface Props {
@@ -84,7 +82,7 @@ export function Header({ projectId, scene }: Props) {
         {inch ? "in" : "mm"}
       </button>
       <HoopChoice projectId={projectId} scene={scene} />
-      <FindingsButton projectId={projectId} scene={scene} />
+      <FindingsButton scene={scene} />
       {scene.findings.some((finding) => finding.level === "stop") ? (
         <Link to={`/p/${projectId}/packet`} className={buttonClass("main")}>
           <PackageCheck size={17} aria-hidden />
@@ -97,33 +95,5 @@ export function Header({ projectId, scene }: Props) {
         </a>
       )}
     </header>
-  );
-}
-
-function HoopChoice({ projectId, scene }: Props) {
-  const edits = useEdits(projectId);
-  const catalogue = useCatalogue();
-  const { fieldWidth, fieldHeight } = scene.hooping;
-  const key = (w: number, h: number) => `${w}x${h}`;
-  const known = (catalogue.data?.hoops ?? []).map((hoop) => ({
-    value: key(hoop.fieldWidth, hoop.fieldHeight),
-    label: `${hoop.name} mm (${inches(hoop.fieldWidth)} × ${inches(hoop.fieldHeight)} in)`,
-  }));
-  const own = key(fieldWidth, fieldHeight);
-  const options = known.some((option) => option.value === own)
-    ? known
-    : [{ value: own, label: `${fieldWidth} × ${fieldHeight} mm` }, ...known];
-  return (
-    <Choice
-      label="Hoop, sewing field"
-      labelHidden
-      className="w-[128px]"
-      value={own}
-      options={options}
-      onChosen={(value) => {
-        const [width, height] = value.split("x").map(Number);
-        if (width && height) void edits.edit({ edit: "setHooping", fieldWidth: width, fieldHeight: height });
-      }}
-    />
   );
 }

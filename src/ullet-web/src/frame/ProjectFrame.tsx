@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import { useScene } from "../api/queries";
 import { Button } from "../parts/Button";
 import { useView } from "../state/view";
+import { FindingsList } from "./FindingsList";
 import { Header } from "./Header";
 import { KeysPanel } from "./KeysPanel";
 import { useHistoryKeys } from "./useHistoryKeys";
@@ -38,6 +39,7 @@ export function ProjectFrame() {
     <div className="flex h-full min-w-0 flex-col" data-state={busy ? "busy" : "idle"}>
       <Header projectId={id} scene={scene.data} />
       <Outlet />
+      <FindingsList projectId={id} scene={scene.data} />
       <KeysPanel />
     </div>
   );

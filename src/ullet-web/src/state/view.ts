@@ -46,8 +46,11 @@ interface ViewState {
   preview: Scene | null;
   /** Changes that are on their way to the server. */
   pending: number;
+  /** True when the words of what is selected are to be typed over as soon as their field is there. */
+  typesWords: boolean;
   stackOpen: boolean;
   keysOpen: boolean;
+  findingsOpen: boolean;
   select: (ids: string[]) => void;
   chooseLetter: (letter: number | null) => void;
   setTool: (tool: Tool) => void;
@@ -60,9 +63,11 @@ interface ViewState {
   want: (wanted: { x: number; y: number } | null) => void;
   pointAt: (stepKey: string | null) => void;
   setPreview: (scene: Scene | null) => void;
+  typeWords: (wanted: boolean) => void;
   addPending: (by: 1 | -1) => void;
   setStackOpen: (open: boolean) => void;
   setKeysOpen: (open: boolean) => void;
+  setFindingsOpen: (open: boolean) => void;
 }
 
 export const useView = create<ViewState>((set) => ({
@@ -79,8 +84,10 @@ export const useView = create<ViewState>((set) => ({
   stepKey: null,
   preview: null,
   pending: 0,
+  typesWords: false,
   stackOpen: true,
   keysOpen: false,
+  findingsOpen: false,
   select: (selection) =>
     set((state) => ({
       selection,
@@ -101,9 +108,11 @@ export const useView = create<ViewState>((set) => ({
   want: (wanted) => set({ wanted }),
   pointAt: (stepKey) => set({ stepKey }),
   setPreview: (preview) => set({ preview }),
+  typeWords: (typesWords) => set({ typesWords }),
   addPending: (by) => set((state) => ({ pending: state.pending + by })),
   setStackOpen: (stackOpen) => set({ stackOpen }),
   setKeysOpen: (keysOpen) => set({ keysOpen }),
+  setFindingsOpen: (findingsOpen) => set({ findingsOpen }),
 }));
 
 /** True for a tool that works in the element that is selected. */

@@ -10,6 +10,7 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonDerivedType(typeof(BastingMakingDto), "basting")]
 [JsonDerivedType(typeof(SatinMakingDto), "satin")]
 [JsonDerivedType(typeof(FilledMakingDto), "filled")]
+[JsonDerivedType(typeof(CutOnlyMakingDto), "cutOnly")]
 [JsonDerivedType(typeof(ZoneMakingDto), "zone")]
 [JsonDerivedType(typeof(ConstructionMakingDto), "construction")]
 public abstract record MakingDto;
@@ -24,6 +25,10 @@ public sealed record LineMakingDto(LineSettings Stitching, string? Purpose) : Ma
 /// <param name="ThreadId">Null for the hooping's thread of lines.</param>
 /// <param name="HoldsId">The element whose cloth it holds; null for what is hooped.</param>
 public sealed record BastingMakingDto(double StitchLength, string? ThreadId, string? HoldsId) : MakingDto;
+
+/// <summary>Cut out and never sewn.</summary>
+/// <param name="ClothId">What it is cut from.</param>
+public sealed record CutOnlyMakingDto(string ClothId) : MakingDto;
 
 /// <summary>A region that is never sewn itself.</summary>
 /// <param name="Role">What it is for.</param>

@@ -20,6 +20,7 @@ internal static class MakingDtos
         [typeof(FilledMaking)] = (making, element, evaluated) =>
             FilledMakingDtos.Of((FilledMaking)making, element, evaluated),
         [typeof(BastingMaking)] = (making, _, evaluated) => OfBasting((BastingMaking)making, evaluated.Project),
+        [typeof(CutOnlyMaking)] = (making, _, _) => new CutOnlyMakingDto(((CutOnlyMaking)making).ClothId),
         [typeof(ZoneMaking)] = (making, _, evaluated) => OfZone((ZoneMaking)making, evaluated),
         [typeof(ConstructionMaking)] = (_, element, evaluated) => OfConstruction(element, evaluated),
     }.ToImmutableDictionary();

@@ -7,8 +7,8 @@ import { useDraft } from "./useDraft";
 
 interface Props {
   label: string;
-  /** mm. */
-  value: number;
+  /** mm; null where several elements differ. */
+  value: number | null;
   unit: Unit;
   /** Called with mm once the server has read what was typed. */
   onTyped: (mm: number) => unknown;
@@ -19,13 +19,19 @@ interface Props {
 export function LengthField({ label, value, unit, onTyped, disabled }: Props) {
   const id = useId();
   const field = useDraft({
-    shown: shown(value, unit),
+    shown: value === null ? "" : shown(value, unit),
     read: async (text) => (await answered(api.POST("/api/lengths", { body: { text, unit } }))).mm,
     onTaken: onTyped,
   });
   return (
     <FieldFrame id={id} label={label} unit={unit === "inch" ? "in" : "mm"} wrong={field.wrong}>
-      <DraftInput id={id} field={field} disabled={disabled} selects />
+      <DraftInput
+        id={id}
+        field={field}
+        disabled={disabled}
+        placeholder={value === null ? "mixed" : undefined}
+        selects
+      />
     </FieldFrame>
   );
 }

@@ -2,7 +2,7 @@ import { useRef, useState, type PointerEvent } from "react";
 import type { ClothCut, DryRun, Scene } from "../../api/client";
 import { MatGround, MatPicture } from "../../parts/MatGround";
 import { cutSoFar } from "./cutSoFar";
-import type { Corner, Cutter } from "./useCutter";
+import type { Cutter } from "./useCutter";
 
 interface Props {
   scene: Scene;
@@ -51,10 +51,7 @@ export function CutterMat({ scene, cloth, cutter }: Props) {
       <g transform={drag ? `translate(${drag.x} ${drag.y})` : undefined}>
         {run ? (
           <rect
-            x={run.frame.x - 6}
-            y={run.frame.y - 6}
-            width={run.frame.width + 12}
-            height={run.frame.height + 12}
+            {...material(run.frame, test)}
             rx="2"
             fill={cloth.cut.photo ? "transparent" : ground}
             stroke="#1d2a3a"
@@ -102,7 +99,9 @@ export function CutterMat({ scene, cloth, cutter }: Props) {
           )}
         </g>
       ) : null}
-      {test ? <Ring through={test.through} at={cornerOf(setting.corner, width, height)} /> : null}
+      {test?.ringX != null && test.ringY != null ? (
+        <Ring through={test.through} at={{ x: test.ringX, y: test.ringY }} />
+      ) : null}
       {knife ? <Knife x={knife[0]} y={knife[1]} isUp={stage.doing === "frame"} /> : null}
     </svg>
   );
@@ -119,11 +118,22 @@ function strokeOf(stage: Cutter["stage"], line: number) {
 
 const tenth = (mm: number) => Math.round(mm * 10) / 10;
 
-function cornerOf(corner: Corner, width: number, height: number) {
-  const room = 16;
+/** Cloth left all round what is cut, mm. */
+const MARGIN = 6;
+
+/** The cloth on the mat: round what is cut, and round the test ring that was cut in it. */
+function material(frame: DryRun["frame"], test: Cutter["test"]) {
+  const boxes = [frame];
+  if (test?.ringX != null && test.ringY != null)
+    boxes.push({ x: test.ringX - RING, y: test.ringY - RING, width: 2 * RING, height: 2 * RING });
+  const [left, top] = [Math.min(...boxes.map((box) => box.x)), Math.min(...boxes.map((box) => box.y))];
+  const right = Math.max(...boxes.map((box) => box.x + box.width));
+  const bottom = Math.max(...boxes.map((box) => box.y + box.height));
   return {
-    x: corner.endsWith("Left") ? room : width - room,
-    y: corner.startsWith("top") ? room : height - room,
+    x: left - MARGIN,
+    y: top - MARGIN,
+    width: right - left + 2 * MARGIN,
+    height: bottom - top + 2 * MARGIN,
   };
 }
 

@@ -88,7 +88,7 @@ function Shapes({ title, shapes }: { title: string; shapes: FreedShape[] }) {
         {shapes.map((shape, i) => (
           <li key={i}>
             {shape.name}
-            {shape.isWaste ? " (falls out)" : ""}: {shape.width.toFixed(1)} × {shape.height.toFixed(1)} mm
+            {shape.isWaste ? ", falls out" : ""}: {shape.width.toFixed(1)} × {shape.height.toFixed(1)} mm
           </li>
         ))}
       </ul>

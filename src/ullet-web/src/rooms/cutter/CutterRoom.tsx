@@ -76,7 +76,7 @@ function Device({ projectId, scene, cloth, sheet }: Props) {
         <p className="border-t border-line bg-white px-4 py-2 text-[14px] text-muted">
           {read
             ? "Drag the material on the mat, or type its offset; then go round the frame."
-            : "The mat is loaded with cloth. Put a cut file in to see where it lies."}
+            : `The mat is empty. Take a cut file, and ${cloth.name} is loaded with it.`}
         </p>
       </div>
       <aside

@@ -58,7 +58,7 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
               {read.mirrored ? ` Mirrored already: ${read.mirrored}.` : " Not mirrored."}
             </>
           ) : (
-            `${cloth.name} lies on the mat. Put in the file as it was exported.`
+            `Nothing lies on the mat yet. Take the file as it was exported: ${cloth.name} is loaded for it.`
           )}
         </p>
       </Step>
@@ -123,11 +123,16 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
           />
         </div>
         <div className="flex items-center gap-3">
-          <Button disabled={busy || isMoving} onClick={() => void cutter.tryBlade()}>
+          <Button disabled={!read || busy || isMoving} onClick={() => void cutter.tryBlade()}>
             Cut a ring and lift it
           </Button>
           <span className="text-[13px] text-muted">the blade has cut {cutter.metres.toFixed(1)} m</span>
         </div>
+        {read ? null : (
+          <p className="text-[13px] text-muted">
+            No cloth is on the mat, so no ring can be cut. Load the mat first.
+          </p>
+        )}
         {test ? (
           <p className={`text-[14px] ${test.liftsOut && !test.marksMat ? "" : "font-semibold text-madder"}`}>
             {test.words}

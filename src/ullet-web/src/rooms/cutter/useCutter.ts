@@ -38,7 +38,13 @@ export type Stage =
   | { doing: "cutting"; run: DryRun; share: number }
   | { doing: "done"; run: DryRun; share: number };
 
-const addressOf = (setting: CutterSetting, cloth: ClothCut, metres: number, already: number) =>
+const addressOf = (
+  setting: CutterSetting,
+  cloth: ClothCut,
+  metres: number,
+  already: number,
+  frame?: DryRun["frame"],
+) =>
   new URLSearchParams({
     x: String(setting.x),
     y: String(setting.y),
@@ -53,6 +59,15 @@ const addressOf = (setting: CutterSetting, cloth: ClothCut, metres: number, alre
     cloth: cloth.name,
     metres: String(metres),
     already: String(already),
+    ...(frame
+      ? {
+          corner: setting.corner,
+          frameX: String(frame.x),
+          frameY: String(frame.y),
+          frameWidth: String(frame.width),
+          frameHeight: String(frame.height),
+        }
+      : {}),
   }).toString();
 
 /** The stand-in cutter as a device: its file, its settings, what its blade has been through, and what it does. */
@@ -131,7 +146,7 @@ export function useCutter(projectId: string, cloth: ClothCut, sheet: Sheet) {
 
   const tryBlade = async () => {
     const answer = await guarded(() =>
-      postTo<TestCut>(`/api/devices/cutter/test-cut?${addressOf(setting, cloth, metres, 0)}`),
+      postTo<TestCut>(`/api/devices/cutter/test-cut?${addressOf(setting, cloth, metres, 0, read?.frame)}`),
     );
     if (answer) {
       setTest(answer);

@@ -89,7 +89,7 @@ export function KnifePanel({ projectId, scene, cloth }: TableProps) {
           />
         ) : null}
       </div>
-      <p className="text-[13px] text-muted">Remembered with {cloth.name} in this project.</p>
+      <p className="text-[13px] text-muted">Remembered for this kind of cloth: new projects begin with it.</p>
     </>
   );
 }

@@ -178,6 +178,7 @@ function settings(cut: ClothCut["cut"]) {
       centres: cut.marks?.centres ?? false,
       matches: cut.marks?.matches ?? false,
       seams: cut.marks?.seams ?? false,
+      weedingBox: cut.marks?.weedingBox ?? false,
     },
   };
 }

@@ -99,86 +99,90 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
     (shape) => `${shape.name} ${shape.box.width.toFixed(1)} by ${shape.box.height.toFixed(1)} mm`,
   );
   return (
-    <div
-      role="application"
-      tabIndex={0}
-      aria-label={`Mat with ${words.join(", ")}. Page up and down choose a shape, arrows move it, R turns it.`}
-      className="min-h-0 flex-1 p-3"
-      onKeyDown={keys}
-    >
-      <svg
-        ref={svg}
-        viewBox={`-4 -4 ${right + 8} ${bottom + 8}`}
-        className="size-full touch-none"
-        aria-hidden
-        onPointerMove={move}
-        onPointerUp={drop}
-        onPointerCancel={letGo}
-        onPointerDown={(event) => {
-          if (event.target === event.currentTarget) choose([]);
-        }}
+    <div className="flex min-h-0 flex-1 flex-col p-3">
+      {cloth.mirrorReason ? (
+        <p className="pb-1 text-[14px] font-semibold text-madder">⇋ mirrored: {cloth.mirrorReason}</p>
+      ) : null}
+      <div
+        role="application"
+        tabIndex={0}
+        aria-label={`Mat with ${words.join(", ")}. Page up and down choose a shape, arrows move it, R turns it.`}
+        className="min-h-0 flex-1"
+        onKeyDown={keys}
       >
-        <MatGround width={sheet.matWidth} height={sheet.matHeight} />
-        <rect
-          {...cloth.usable}
-          fill={ground?.colour ?? "#ffffff"}
-          fillOpacity={cloth.cut.usableWidth == null ? 0 : 0.25}
-          stroke="#1f7a6d"
-          strokeWidth="0.5"
-          strokeDasharray="3 2"
-        />
-        {cloth.cut.photo ? <MatPicture photo={cloth.cut.photo} /> : null}
-        {sheet.weedingBox ? (
-          <rect {...sheet.weedingBox} fill="none" stroke="#1d2a3a" strokeWidth="0.5" />
-        ) : null}
-        {sheet.shapes.map((shape) => {
-          const moves = drag !== null && shape.unit === drag.shape.unit;
-          const isChosen = chosen.includes(markOf(shape));
-          return (
-            <g
-              key={markOf(shape)}
-              data-shape={shape.name}
-              className="cursor-grab"
-              transform={moves ? `translate(${drag.x} ${drag.y})` : undefined}
-              onPointerDown={(event) => {
-                event.currentTarget.setPointerCapture(event.pointerId);
-                const mark = markOf(shape);
-                choose(event.shiftKey ? toggled(chosen, mark) : [mark]);
-                const at = mm(event);
-                setDrag({ shape, startX: at.x, startY: at.y, x: 0, y: 0 });
-              }}
-            >
-              <path
-                d={shape.path}
-                fill={ground?.colour ?? "#ffffff"}
-                fillOpacity={cloth.cut.photo ? 0.35 : 1}
-                fillRule="evenodd"
-                stroke={warned.has(markOf(shape)) ? "#b3343a" : isChosen ? "#3b4ba3" : "#1d2a3a"}
-                strokeWidth={warned.has(markOf(shape)) || isChosen ? 1.6 : 0.5}
-                strokeDasharray={shape.role === "cut" ? undefined : "2 1.4"}
-              />
-              <path d={shape.marks} fill="none" stroke="#ffffff" strokeWidth="1.1" strokeOpacity="0.8" />
-              <path d={shape.marks} fill="none" stroke="#1d2a3a" strokeWidth="0.45" />
-              <path d={shape.folds} fill="none" stroke="#b3343a" strokeWidth="0.6" strokeDasharray="3 1.5" />
-            </g>
-          );
-        })}
-        {drag === null
-          ? sheet.shapes
-              .filter((shape) => chosen.includes(markOf(shape)) && !shape.meetsOther)
-              .map((shape) => (
-                <MarginLine key={markOf(shape)} projectId={projectId} scene={scene} shape={shape} />
-              ))
-          : null}
-        <MatNumbers shapes={sheet.shapes} size={letters} drag={drag} />
-        {cloth.mirrorReason ? (
-          <g transform={`translate(${sheet.matWidth - 6} ${sheet.matHeight - 2.6})`}>
-            <text textAnchor="end" fontSize={letters * 1.15} fontWeight="600" fill="#b3343a">
-              ⇋ mirrored: {cloth.mirrorReason}
-            </text>
-          </g>
-        ) : null}
-      </svg>
+        <svg
+          ref={svg}
+          viewBox={`-4 -4 ${right + 8} ${bottom + 8}`}
+          className="size-full touch-none"
+          aria-hidden
+          onPointerMove={move}
+          onPointerUp={drop}
+          onPointerCancel={letGo}
+          onPointerDown={(event) => {
+            if (event.target === event.currentTarget) choose([]);
+          }}
+        >
+          <MatGround width={sheet.matWidth} height={sheet.matHeight} />
+          <rect
+            {...cloth.usable}
+            fill={ground?.colour ?? "#ffffff"}
+            fillOpacity={cloth.cut.usableWidth == null ? 0 : 0.25}
+            stroke="#1f7a6d"
+            strokeWidth="0.5"
+            strokeDasharray="3 2"
+          />
+          {cloth.cut.photo ? <MatPicture photo={cloth.cut.photo} /> : null}
+          {sheet.weedingBox ? (
+            <rect {...sheet.weedingBox} fill="none" stroke="#1d2a3a" strokeWidth="0.5" />
+          ) : null}
+          {sheet.shapes.map((shape) => {
+            const moves = drag !== null && shape.unit === drag.shape.unit;
+            const isChosen = chosen.includes(markOf(shape));
+            return (
+              <g
+                key={markOf(shape)}
+                data-shape={shape.name}
+                className="cursor-grab"
+                transform={moves ? `translate(${drag.x} ${drag.y})` : undefined}
+                onPointerDown={(event) => {
+                  event.currentTarget.setPointerCapture(event.pointerId);
+                  const mark = markOf(shape);
+                  choose(event.shiftKey ? toggled(chosen, mark) : [mark]);
+                  const at = mm(event);
+                  setDrag({ shape, startX: at.x, startY: at.y, x: 0, y: 0 });
+                }}
+              >
+                <path
+                  d={shape.path}
+                  fill={ground?.colour ?? "#ffffff"}
+                  fillOpacity={cloth.cut.photo ? 0.35 : 1}
+                  fillRule="evenodd"
+                  stroke={warned.has(markOf(shape)) ? "#b3343a" : isChosen ? "#3b4ba3" : "#1d2a3a"}
+                  strokeWidth={warned.has(markOf(shape)) || isChosen ? 1.6 : 0.5}
+                  strokeDasharray={shape.role === "cut" ? undefined : "2 1.4"}
+                />
+                <path d={shape.marks} fill="none" stroke="#ffffff" strokeWidth="1.1" strokeOpacity="0.8" />
+                <path d={shape.marks} fill="none" stroke="#1d2a3a" strokeWidth="0.45" />
+                <path
+                  d={shape.folds}
+                  fill="none"
+                  stroke="#b3343a"
+                  strokeWidth="0.6"
+                  strokeDasharray="3 1.5"
+                />
+              </g>
+            );
+          })}
+          {drag === null
+            ? sheet.shapes
+                .filter((shape) => chosen.includes(markOf(shape)) && !shape.meetsOther)
+                .map((shape) => (
+                  <MarginLine key={markOf(shape)} projectId={projectId} scene={scene} shape={shape} />
+                ))
+            : null}
+          <MatNumbers shapes={sheet.shapes} size={letters} drag={drag} />
+        </svg>
+      </div>
     </div>
   );
 }

@@ -11,6 +11,7 @@ import {
 import { useEdits } from "../../api/edits";
 import type { Sheet } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { Choice } from "../../parts/fields/Choice";
 import { IconButton } from "../../parts/IconButton";
 import { markOf, type TableProps } from "./tableProps";
 
@@ -71,21 +72,20 @@ export function SheetBar(props: Props) {
             Turn
           </Button>
         ) : null}
-        {first && (sheets.length > 1 || sheet.shapes.some((shape) => shape.unit !== first.unit)) ? (
-          <Button
-            onClick={() =>
+        {first ? (
+          <SheetChoice
+            sheets={sheets}
+            from={sheet.number}
+            isAll={shapes.length === sheet.shapes.length}
+            onChosen={(number) =>
               edits.edit({
-                edit: "placeShape",
+                edit: "toSheet",
                 clothId: cloth.clothId,
-                key: first.key,
-                copy: first.copy,
-                sheet: sheet.number < sheets.length || sheets.length === 1 ? sheet.number + 1 : 1,
+                shapes: shapes.map(({ key, copy }) => ({ key, copy })),
+                sheet: number,
               })
             }
-          >
-            <FilePlus2 size={15} aria-hidden />
-            To {sheets.length > 1 ? "another" : "a new"} sheet
-          </Button>
+          />
         ) : null}
         {keys.length > 1 && !together && cloth.layout === "packed" ? (
           <Button
@@ -133,5 +133,40 @@ function Trouble({ words }: { words: string }) {
       <TriangleAlert size={16} className="mt-0.5 shrink-0" aria-hidden />
       {words}
     </p>
+  );
+}
+
+interface SheetChoiceProps {
+  sheets: Sheet[];
+  from: number;
+  /** True when everything on the sheet is chosen: on a new sheet it would lie as it does here. */
+  isAll: boolean;
+  onChosen: (number: number) => unknown;
+}
+
+/** Where the chosen shapes are carried: to one of the other sheets, or to a new one. */
+function SheetChoice({ sheets, from, isAll, onChosen }: SheetChoiceProps) {
+  const others = sheets.filter((sheet) => sheet.number !== from);
+  const fresh = sheets.length + 1;
+  if (others.length === 0)
+    return (
+      <Button disabled={isAll} onClick={() => onChosen(fresh)}>
+        <FilePlus2 size={15} aria-hidden />
+        To another sheet
+      </Button>
+    );
+  return (
+    <Choice
+      label="To another sheet"
+      labelHidden
+      className="w-[168px]"
+      value=""
+      options={[
+        { value: "", label: "To another sheet…" },
+        ...others.map(({ number }) => ({ value: String(number), label: `to sheet ${number}` })),
+        ...(isAll ? [] : [{ value: String(fresh), label: "to a new sheet" }]),
+      ]}
+      onChosen={(number) => (number === "" ? undefined : onChosen(Number(number)))}
+    />
   );
 }

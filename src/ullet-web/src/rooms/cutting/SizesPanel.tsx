@@ -1,9 +1,10 @@
 import { Printer } from "lucide-react";
 import { useEdits } from "../../api/edits";
-import type { SheetShape, SizeCard } from "../../api/client";
+import type { SheetShape, SizeCard, Unit } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/fields/Choice";
 import { LengthField } from "../../parts/fields/LengthField";
+import { sizeText } from "../../state/lengths";
 import { useSaveFile } from "../../parts/useSaveFile";
 import { markOf, toggled, type TableProps } from "./tableProps";
 import { Pill } from "../../parts/Pill";
@@ -36,7 +37,7 @@ export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: T
       {sheet.shapes.length > 1 ? (
         <div className="rounded-card border border-line px-3 py-2">
           <p className="font-semibold">All of it as it lies</p>
-          <Readings size={sheet.size} />
+          <Readings size={sheet.size} unit={scene.unit} />
         </div>
       ) : null}
       <ul className="space-y-2">
@@ -54,6 +55,7 @@ export function SizesPanel({ projectId, scene, cloth, sheet, chosen, choose }: T
             />
             <Readings
               size={shape.size}
+              unit={scene.unit}
               isShort={!chosen.includes(markOf(shape)) && sheet.shapes.length > 1}
             />
             {chosen.includes(markOf(shape)) && shape.kind === "piece" ? (
@@ -113,18 +115,19 @@ function ShapeHead(props: {
 }
 
 /** A size; short without what other programs show. */
-function Readings({ size, isShort = false }: { size: SizeCard; isShort?: boolean }) {
+function Readings({ size, unit, isShort = false }: { size: SizeCard; unit: Unit; isShort?: boolean }) {
   return (
     <>
       <p className="text-[15px] tabular-nums">
-        {size.width.toFixed(1)} × {size.height.toFixed(1)} mm
+        {sizeText(size.width, size.height, unit)}
         <span className="block text-[13px] text-muted">
-          {size.inches} in · {size.sixteenths}
+          {unit === "inch" ? `${size.width.toFixed(1)} × ${size.height.toFixed(1)} mm` : `${size.inches} in`}{" "}
+          · nearest sixteenth {size.sixteenths}
         </span>
       </p>
       {isShort ? null : <Shown size={size} />}
       <p className="text-[13px]">
-        Width to type: <strong>{size.typed}</strong>
+        Width to type, rounded up: <strong>{size.typed}</strong>
       </p>
     </>
   );

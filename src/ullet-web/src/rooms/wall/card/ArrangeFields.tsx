@@ -36,6 +36,12 @@ const LINES: { line: AlignLine; label: string; icon: LucideIcon }[] = [
   { line: "bottom", label: "Align bottom edges", icon: AlignEndHorizontal },
 ];
 
+const EYE_LINES: { line: AlignLine; label: string; words: string }[] = [
+  { line: "baseline", label: "Stand all on one baseline", words: "Baseline" },
+  { line: "opticalCentre", label: "Align across by the middle that the eye finds", words: "By eye across" },
+  { line: "opticalMiddle", label: "Align down by the middle that the eye finds", words: "By eye down" },
+];
+
 /** Lining up, spacing and centring, against the hoop, each other, or an element that stays. */
 export function ArrangeFields({ projectId, scene, chosen }: Props) {
   const edits = useEdits(projectId);
@@ -82,6 +88,13 @@ export function ArrangeFields({ projectId, scene, chosen }: Props) {
           </IconButton>
         ))}
       </div>
+      <div className="grid grid-cols-3 gap-1.5" role="group" aria-label="Align by letters and by eye">
+        {EYE_LINES.map(({ line, label, words }) => (
+          <Button key={line} aria-label={label} title={label} className="px-1!" onClick={() => align(line)}>
+            {words}
+          </Button>
+        ))}
+      </div>
       <div className="flex gap-1.5">
         <Button className="flex-1" onClick={() => centre(true)}>
           {several ? "Centre as one" : "Centre"}
@@ -101,7 +114,7 @@ export function ArrangeFields({ projectId, scene, chosen }: Props) {
           keyElementId={key?.id ?? null}
         />
       ) : null}
-      {key ? <Matching projectId={projectId} ids={ids} keyElement={key} /> : null}
+      {key || several ? <Matching projectId={projectId} ids={ids} keyElement={key} /> : null}
     </>
   );
 }
@@ -115,9 +128,9 @@ interface SpacingProps {
 }
 
 const EVENLY = {
-  selection: "Even gaps between the outermost",
-  hoop: "Even gaps from edge to edge of the hoop",
-  key: "Even gaps round the one that stays",
+  selection: "Equal gaps between the outermost",
+  hoop: "Equal gaps from edge to edge of the hoop",
+  key: "Equal gaps round the one that stays",
 };
 
 function Spacing({ projectId, scene, ids, to, keyElementId }: SpacingProps) {
@@ -148,42 +161,53 @@ function Spacing({ projectId, scene, ids, to, keyElementId }: SpacingProps) {
           <p className="text-[13px] text-muted">{EVENLY[to]}</p>
         )}
       </div>
-      <IconButton label="Space evenly across" onClick={() => space("across")}>
+      <IconButton label="Equal gaps across" onClick={() => space("across")}>
         <AlignHorizontalSpaceBetween size={18} aria-hidden />
       </IconButton>
-      <IconButton label="Space evenly down" onClick={() => space("down")}>
+      <IconButton label="Equal gaps down" onClick={() => space("down")}>
         <AlignVerticalSpaceBetween size={18} aria-hidden />
       </IconButton>
     </div>
   );
 }
 
-function Matching({ projectId, ids, keyElement }: { projectId: string; ids: string[]; keyElement: Element }) {
+interface MatchingProps {
+  projectId: string;
+  ids: string[];
+  /** Whose size is taken; none for the widest or tallest of them. */
+  keyElement: Element | undefined;
+}
+
+function Matching({ projectId, ids, keyElement }: MatchingProps) {
   const edits = useEdits(projectId);
   const match = (part: { width?: boolean; height?: boolean; keepProportions?: boolean }) =>
     edits.edit({
       edit: "matchSize",
       elementIds: ids,
-      keyElementId: keyElement.id,
+      keyElementId: keyElement?.id ?? null,
       width: false,
       height: false,
       keepProportions: false,
       ...part,
     });
   return (
-    <div role="group" aria-label={`Match ${keyElement.name}`}>
-      <p className="mb-1 text-[13px] text-muted">As large as {keyElement.name}</p>
+    <div role="group" aria-label={keyElement ? `Match ${keyElement.name}` : "Match the largest"}>
+      <p className="mb-1 text-[13px] text-muted">As large as {keyElement?.name ?? "the largest of them"}</p>
       <div className="grid grid-cols-2 gap-1.5">
         <Button onClick={() => match({ width: true, keepProportions: true })}>Same width</Button>
         <Button onClick={() => match({ height: true, keepProportions: true })}>Same height</Button>
         <Button onClick={() => match({ width: true })}>Stretch to width</Button>
         <Button onClick={() => match({ width: true, height: true })}>Same size</Button>
-        <Button
-          className="col-span-2"
-          onClick={() => edits.edit({ edit: "fitInto", elementIds: ids, targetId: keyElement.id, margin: 2 })}
-        >
-          Fit into it, 2 mm free all round
-        </Button>
+        {keyElement ? (
+          <Button
+            className="col-span-2"
+            onClick={() =>
+              edits.edit({ edit: "fitInto", elementIds: ids, targetId: keyElement.id, margin: 2 })
+            }
+          >
+            Fit into it, 2 mm free all round
+          </Button>
+        ) : null}
       </div>
     </div>
   );

@@ -9,6 +9,10 @@ import { KeepSketch } from "../sketches/KeepSketch";
 import { SketchWays } from "../sketches/SketchWays";
 import { ArrangeFields } from "./ArrangeFields";
 import { CombineFields } from "./CombineFields";
+import { sizeText } from "../../../state/lengths";
+import { wholeBox } from "../../../canvas/whole";
+import { TraitFields } from "./TraitFields";
+import { WholeFields } from "./WholeFields";
 import { StateButtons } from "./StateButtons";
 import { useOffers } from "../hands/useOffers";
 
@@ -22,24 +26,32 @@ interface Props {
 export function SelectionCard({ projectId, scene, chosen }: Props) {
   const select = useView((view) => view.select);
   const offers = useOffers(projectId, scene, chosen);
+  const whole = wholeBox(chosen);
+  const isDrawing = chosen.some((element) => element.isSketchPart);
   return (
     <div>
       <h2 className="px-4 pt-3 pb-2 font-head text-[17px] font-semibold">{chosen.length} elements</h2>
-      <Section title="Drawing">
-        <SketchWays projectId={projectId} chosen={chosen} />
-        <KeepSketch projectId={projectId} chosen={chosen} />
+      <Section title="All of them">
+        <TraitFields projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
-      <Section title="Combine">
-        <CombineFields projectId={projectId} chosen={chosen} />
+      <Section title="Size & place" brief={sizeText(whole.width, whole.height, scene.unit)}>
+        <WholeFields projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
       <Section title="Arrange">
         <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
         <StateButtons projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
+      <Section title="Drawing" startsOpen={isDrawing} brief="another way, on the shelf">
+        <SketchWays projectId={projectId} chosen={chosen} />
+        <KeepSketch projectId={projectId} chosen={chosen} />
+      </Section>
+      <Section title="Combine" startsOpen={false} brief="carve, join, keep">
+        <CombineFields projectId={projectId} chosen={chosen} />
+      </Section>
       <Section title="Colourways" startsOpen={false}>
         <Colourways projectId={projectId} scene={scene} elementIds={chosen.map((element) => element.id)} />
       </Section>
-      <Section title="Selected" brief={chosen.map((element) => element.name).join(", ")}>
+      <Section title="Selected" startsOpen={false} brief={chosen.map((element) => element.name).join(", ")}>
         <ul className="max-h-[210px] divide-y divide-line overflow-y-auto rounded-card border border-line">
           {chosen.map((element) => (
             <li key={element.id}>

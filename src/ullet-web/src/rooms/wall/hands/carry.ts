@@ -2,6 +2,7 @@ import type { Scene } from "../../../api/client";
 import { dragged, turnedTo } from "../../../canvas/boxes";
 import { toWorld, type Place } from "../../../canvas/camera";
 import { around, caught } from "../../../canvas/guides";
+import { carriedAlong, growsEvenly } from "../../../canvas/whole";
 import { useView } from "../../../state/view";
 import { lockedProportions } from "../card/proportions";
 import type { WallView } from "../view/WallView";
@@ -63,6 +64,25 @@ const CARRIES: { [K in Work["kind"]]: Carry<K> } = {
     const { box } = work.element;
     const now = { ...box, rotation: turnedTo(box, toWorld(view.camera, at), keys.altKey) };
     view.move({ ids: [work.element.id], boxes: new Map([[work.element.id, now]]) });
+    return { ...work, now };
+  },
+  scaleAll: (work, at, { view, keys }) => {
+    const keep = lockedProportions.get() !== keys.shiftKey || growsEvenly(work.elements);
+    const now = dragged(work.whole, work.handle, toWorld(view.camera, at), keep);
+    view.move({
+      ids: work.elements.map((element) => element.id),
+      boxes: carriedAlong(work.elements, work.whole, now),
+      whole: now,
+    });
+    return { ...work, now };
+  },
+  turnAll: (work, at, { view, keys }) => {
+    const now = { ...work.whole, rotation: turnedTo(work.whole, toWorld(view.camera, at), keys.altKey) };
+    view.move({
+      ids: work.elements.map((element) => element.id),
+      boxes: carriedAlong(work.elements, work.whole, now),
+      whole: now,
+    });
     return { ...work, now };
   },
   press: (work, at, wall) =>

@@ -1,6 +1,7 @@
 import type { Scene } from "../../../api/client";
 import type { Place } from "../../../canvas/camera";
 import { elementAt, free, gripAt, letterAt, withGroup } from "../../../canvas/hitTest";
+import { wholeBox } from "../../../canvas/whole";
 import type { WallView } from "../view/WallView";
 import type { Work } from "./wallWork";
 
@@ -15,7 +16,7 @@ export function grasped(
   const { selection, letter, shift } = chosen;
   const only =
     selection.length === 1 ? scene.elements.find((element) => element.id === selection[0]) : undefined;
-  const grip = only && !only.isLocked ? gripAt(only, view.camera, at) : null;
+  const grip = only && !only.isLocked ? gripAt(only.box, view.camera, at) : null;
   if (only && grip)
     return {
       work:
@@ -29,6 +30,8 @@ export function grasped(
       work: { kind: "letter", element: only, index: letter, from: at, by: { x: 0, y: 0 } },
       pressed: null,
     };
+  const whole = wholeGripAt(scene, view, at, selection);
+  if (whole) return { work: whole, pressed: null };
   const hit = elementAt(scene, view.camera, at);
   if (!hit) return { work: { kind: "band", from: at, keep: shift ? selection : [] }, pressed: null };
   const isChosen = selection.includes(hit.id);
@@ -44,4 +47,16 @@ export function grasped(
     },
     pressed: isChosen ? null : ids,
   };
+}
+
+/** A grip of the box round several selected elements; null beside them, and where one of them may not be moved. */
+function wholeGripAt(scene: Scene, view: WallView, at: Place, selection: string[]): Work | null {
+  const elements = scene.elements.filter((element) => selection.includes(element.id));
+  if (elements.length < 2 || !elements.every(free)) return null;
+  const whole = wholeBox(elements);
+  const grip = gripAt(whole, view.camera, at);
+  if (!grip) return null;
+  return grip.kind === "ring"
+    ? { kind: "turnAll", elements, whole, now: whole }
+    : { kind: "scaleAll", elements, whole, handle: grip.handle, now: whole };
 }

@@ -4,6 +4,7 @@ import type { Edit, Scene } from "../../../api/client";
 import { isFormed } from "../../../api/elements";
 import { useView } from "../../../state/view";
 import { useOffers, type OfferId } from "./useOffers";
+import { nextLike } from "../card/traits";
 import { wallEvents } from "./wallEvents";
 
 const ARROWS: Record<string, [number, number]> = {
@@ -68,6 +69,11 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         wallEvents.zoom(1.25);
       } else if (event.key === "-") {
         wallEvents.zoom(0.8);
+      } else if (key === "l" && selection.length === 1) {
+        const next = nextLike(scene, selection[0]);
+        if (next !== null) select([next]);
+      } else if (key === "t") {
+        wallEvents.newWords();
       } else if (key === "p") {
         select([]);
         setTool(tool === "pen" ? "select" : "pen");

@@ -13,11 +13,17 @@ interface WallHandler {
 const NEAR = 14;
 
 let handler: WallHandler | null = null;
+let setsWords: (() => void) | null = null;
 
 export const wallEvents = {
   attach(next: WallHandler | null) {
     handler = next;
   },
+  /** Who opens the panel of new words; null for nobody. */
+  whenNewWords(open: (() => void) | null) {
+    setsWords = open;
+  },
+  newWords: () => setsWords?.(),
   zoom: (factor: number) => handler?.zoom(factor),
   fit: () => handler?.fit(),
   trueSize: () => handler?.trueSize(useRuler.getState().pixelsPerMm),

@@ -21,7 +21,9 @@ export type Work =
     }
   | { kind: "letter"; element: Element; index: number; from: Place; by: Place }
   | { kind: "scale"; element: Element; handle: Handle; now: ElementBox }
-  | { kind: "turn"; element: Element; now: ElementBox };
+  | { kind: "turn"; element: Element; now: ElementBox }
+  | { kind: "scaleAll"; elements: Element[]; whole: ElementBox; handle: Handle; now: ElementBox }
+  | { kind: "turnAll"; elements: Element[]; whole: ElementBox; now: ElementBox };
 
 /** A shorter line is a mere press, mm. */
 const LEAST_DIRECTION = 0.5;
@@ -79,6 +81,21 @@ export function editOf(done: Work): Edit | null {
       keepProportions: false,
     };
   }
+  if (done.kind === "scaleAll" && done.now !== done.whole)
+    return {
+      edit: "placeElements",
+      elementIds: done.elements.map((element) => element.id),
+      x: done.now.x,
+      y: done.now.y,
+      width: tenth(done.now.width),
+      height: tenth(done.now.height),
+    };
+  if (done.kind === "turnAll" && done.now.rotation !== 0)
+    return {
+      edit: "placeElements",
+      elementIds: done.elements.map((element) => element.id),
+      turn: done.now.rotation,
+    };
   if (done.kind === "turn" && done.now.rotation !== done.element.box.rotation)
     return {
       edit: "placeElement",

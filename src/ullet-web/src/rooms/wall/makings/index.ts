@@ -2,6 +2,7 @@ import type { Element, MakingKind } from "../../../api/elements";
 import { basting } from "./basting";
 import { cloth } from "./cloth";
 import { construction } from "./construction";
+import { cutOnly } from "./cutOnly";
 import { filled } from "./filled";
 import { line } from "./line";
 import type { WallMaking } from "./module";
@@ -15,6 +16,7 @@ const MAKINGS: { [K in MakingKind]: WallMaking<K> } = {
   filled,
   line,
   basting,
+  cutOnly,
   zone,
   construction,
 };

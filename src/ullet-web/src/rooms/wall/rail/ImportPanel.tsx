@@ -11,7 +11,7 @@ import {
 import { Choice } from "../../../parts/fields/Choice";
 import { LengthField } from "../../../parts/fields/LengthField";
 import { FormPanel } from "../../../parts/FormPanel";
-import { inches } from "../../../state/lengths";
+import { sizeText } from "../../../state/lengths";
 import { say } from "../../../state/messages";
 
 interface Props {
@@ -26,6 +26,7 @@ const UNITS = [
   { value: String(25.4 / 90), label: "1/90 in" },
   { value: String(25.4 / 72), label: "1/72 in, a point" },
   { value: "1", label: "1 mm" },
+  { value: "0.0254", label: "1/1000 in" },
   { value: "10", label: "1 cm" },
   { value: "25.4", label: "1 in" },
 ];
@@ -36,7 +37,7 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
   const [drawing, setDrawing] = useState(imported.drawing);
   const [wish, setWish] = useState<DrawingWish>({
     innerAreHoles: true,
-    mmPerUnit: imported.drawing?.saysSize ? null : Number(UNITS[0]?.value),
+    mmPerUnit: imported.drawing?.saysSize ? null : (imported.drawing?.mmPerUnit ?? null),
   });
   const newest = useRef(wish);
   if (!drawing) return null;
@@ -119,10 +120,10 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
           <dl className="rounded-card bg-chalk px-3 py-2">
             <dt className="text-[13px] text-muted">True size on the wall</dt>
             <dd className="text-[19px] font-semibold">
-              {box.width.toFixed(1)} × {box.height.toFixed(1)} mm
+              {sizeText(box.width, box.height, scene.unit)}
             </dd>
             <dd className="text-muted">
-              {inches(box.width)} × {inches(box.height)} in
+              {sizeText(box.width, box.height, scene.unit === "inch" ? "millimetre" : "inch")}
             </dd>
           </dl>
           {drawing.saysSize ? (
@@ -130,12 +131,16 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
           ) : (
             <Choice
               label="The file gives no real size. One of its units is"
-              value={String(wish.mmPerUnit ?? "")}
+              value={String(UNITS.find(({ value }) => Number(value) === wish.mmPerUnit)?.value ?? "")}
               options={[
-                ...(wish.mmPerUnit == null ? [{ value: "", label: "as the width says" }] : []),
+                ...(UNITS.some(({ value }) => Number(value) === wish.mmPerUnit)
+                  ? []
+                  : [{ value: "", label: wish.width == null ? "unclear: made this large" : "as the width says" }]),
                 ...UNITS,
               ]}
-              onChosen={(unit) => void change({ mmPerUnit: Number(unit), width: null })}
+              onChosen={(unit) =>
+                unit === "" ? undefined : void change({ mmPerUnit: Number(unit), width: null })
+              }
             />
           )}
           <LengthField

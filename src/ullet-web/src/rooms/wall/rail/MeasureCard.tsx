@@ -91,7 +91,7 @@ function FittingLetters({
   const [text, setText] = useState("");
   const usual = useCatalogue().data?.usualFontId ?? "";
   const [chosenFont, setFont] = useState<string | null>(null);
-  const font = chosenFont ?? usual;
+  const font = chosenFont ?? scene.nextWords.fontId ?? usual;
   const { from, to } = measured;
 
   const add = async (event: FormEvent) => {
@@ -104,7 +104,6 @@ function FittingLetters({
         edit: "addWords",
         text,
         fontId: font,
-        use: "oneByOne",
         fitWidth: length,
         x: (from.x + to.x) / 2,
         y: (from.y + to.y) / 2,
@@ -128,7 +127,7 @@ function FittingLetters({
           Set them {withUnit(length, scene.unit)} wide
         </Button>
         <p className="text-[13px] text-muted">
-          Their cover is counted in, so they end at the stretch’s ends.
+          Made as words were made last. What is sewn round them is counted in: they end at the stretch’s ends.
         </p>
       </form>
     </Section>

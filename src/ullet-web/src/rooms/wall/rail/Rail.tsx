@@ -14,7 +14,7 @@ import {
   ZoomOut,
   type LucideIcon,
 } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useEdits } from "../../../api/edits";
 import { useCatalogue } from "../../../api/queries";
 import { importFile, Refused, type ImportPreview, type Scene, type ShapeSource } from "../../../api/client";
@@ -47,6 +47,11 @@ export function Rail({ projectId, scene }: Props) {
   const { tool, setTool, select } = useView();
   const calibrated = useRuler((ruler) => ruler.pixelsPerMm) !== USUAL_PIXELS;
   const close = () => setAsked(null);
+
+  useEffect(() => {
+    wallEvents.whenNewWords(() => setAsked("letters"));
+    return () => wallEvents.whenNewWords(null);
+  }, []);
 
   const bringIn = async (file: File) => {
     try {
@@ -161,15 +166,15 @@ function ShapeVerb({ projectId }: { projectId: string }) {
 
   return (
     <RailMenu icon={Shapes} label="Shape" title="Shapes" open={open} onOpenChange={setOpen}>
-      <div className="grid w-[254px] grid-cols-3 gap-1">
-        {catalogue.data?.shapes.map(({ name, shape }) => (
+      <div className="grid max-h-[calc(100vh-130px)] w-[430px] grid-cols-5 gap-1 overflow-y-auto">
+        {catalogue.data?.shapes.map(({ name, shape, path }) => (
           <button
             key={name}
             type="button"
             className="flex flex-col items-center gap-1 rounded-card px-1 py-2 text-[13px] hover:bg-indigo-pale"
             onClick={() => add(shape)}
           >
-            <ShapePicture form={shape.form} />
+            <ShapePicture path={path} />
             {name}
           </button>
         ))}

@@ -7,6 +7,8 @@ import { paintMap } from "../../../canvas/mapPainter";
 import { paintMargins } from "../../../canvas/matchPainter";
 import { paintGuides, paintMeasure } from "../../../canvas/guidePainter";
 import type { Guide } from "../../../canvas/guides";
+import { free } from "../../../canvas/hitTest";
+import { wholeBox } from "../../../canvas/whole";
 import { paintBand, paintBox, paintFinding, paintMarks } from "../../../canvas/overlayPainter";
 import type { MapKind } from "../../../state/view";
 import { paintChosenLetter } from "../forms/words/letterMark";
@@ -16,6 +18,8 @@ export interface Drag {
   ids: string[];
   boxes: Map<string, ElementBox>;
   guides?: Guide[];
+  /** The box round all of them, where several are made larger or turned. */
+  whole?: ElementBox;
 }
 
 /** What is shown over the drawing. */
@@ -72,6 +76,7 @@ export function paintOverlay(ctx: CanvasRenderingContext2D, camera: Camera, rati
       const letter = letters.find((each) => each.index === marks.letter);
       if (letter && single && !drag) paintChosenLetter(ctx, letter, shown.letterMoved, camera, ratio);
     }
+  if (chosen.length > 1 && chosen.every(free)) paintWhole(ctx, chosen, drag, camera, ratio);
   if (!drag) for (const element of chosen) makingOf(element).under?.(ctx, element, camera, ratio, true);
   if (marks.margins && single && !drag) paintMargins(ctx, marks.margins, camera, ratio);
   for (const finding of shown.findings) paintFinding(ctx, finding, camera, ratio);
@@ -80,4 +85,16 @@ export function paintOverlay(ctx: CanvasRenderingContext2D, camera: Camera, rati
   if (marks.pointedPath) paintPointed(ctx, marks.pointedPath, camera, ratio);
   shown.extra?.(ctx, camera, ratio);
   if (band) paintBand(ctx, band.from, band.to, ratio);
+}
+
+/** The box round several selected elements, with its handles; while they are only moved it goes without. */
+function paintWhole(
+  ctx: CanvasRenderingContext2D,
+  chosen: Element[],
+  drag: Drag | null,
+  camera: Camera,
+  ratio: number,
+) {
+  if (drag && !drag.whole) return;
+  paintBox(ctx, drag?.whole ?? wholeBox(chosen), camera, ratio, true);
 }

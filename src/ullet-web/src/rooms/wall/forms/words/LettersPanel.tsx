@@ -27,10 +27,11 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
   const [text, setText] = useState("");
   const usual = useCatalogue().data?.usualFontId ?? "";
   const [chosenFont, setFont] = useState<string | null>(null);
-  const font = chosenFont ?? usual;
+  const last = scene.nextWords;
+  const font = chosenFont ?? last.fontId ?? usual;
   const [sizeBy, setSizeBy] = useState<SizeBy>("capHeight");
-  const [size, setSize] = useState(USUAL_CAP_HEIGHT);
-  const [use, setUse] = useState<Use>("oneByOne");
+  const [size, setSize] = useState(last.capHeight ?? USUAL_CAP_HEIGHT);
+  const [use, setUse] = useState<Use>(last.use ?? "oneByOne");
 
   const add = async () => {
     if (await edits.add({ edit: "addWords", text, fontId: font, use, sizing: sizeBy, [sizeBy]: size }))
@@ -56,6 +57,10 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
           rows={2}
           value={text}
           placeholder="Such as: Rowan"
+          onKeyDown={(event) => {
+            if (event.key === "Enter" && (event.ctrlKey || event.metaKey))
+              event.currentTarget.form?.requestSubmit();
+          }}
           onChange={(event) => setText(event.target.value)}
         />
         <Choice
@@ -67,7 +72,7 @@ export function LettersPanel({ projectId, scene, onClose }: Props) {
           ]}
           onChosen={(by) => {
             setSizeBy(by as SizeBy);
-            setSize(by === "width" ? USUAL_WIDTH : USUAL_CAP_HEIGHT);
+            setSize(by === "width" ? USUAL_WIDTH : (last.capHeight ?? USUAL_CAP_HEIGHT));
           }}
         />
         <LengthField

@@ -9,7 +9,9 @@ import { NumberField } from "../../../../parts/fields/NumberField";
 import { FontPanel } from "./FontPanel";
 import { WordsArea } from "../../../../parts/fields/WordsArea";
 import { Segments } from "../../../../parts/fields/Segments";
+import { TextField } from "../../../../parts/fields/TextField";
 import type { WordsProps } from "../../card/elementProps";
+import { useNextWords } from "./useNextWords";
 
 const ALIGNS = [
   { align: "left", label: "Lines begin together", icon: AlignLeft },
@@ -27,6 +29,7 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
   const edits = useEdits(projectId);
   const [choosing, setChoosing] = useState(false);
   const { form: words } = element;
+  const { onKey, typesWords, begun } = useNextWords(projectId, scene, element);
   const set = (part: object) => edits.edit({ edit: "setLettering", elementId: element.id, ...part });
   return (
     <>
@@ -34,6 +37,18 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
         label="Words"
         value={words.text}
         onTyped={(text) => edits.edit({ edit: "setText", elementId: element.id, text })}
+        begins={typesWords}
+        onBegun={begun}
+        onKey={onKey}
+      />
+      <p className="text-[13px] text-muted">
+        {scene.reading.length > 1 ? "Tab: the next words · " : ""}Ctrl+Enter: more words like these
+      </p>
+      <TextField
+        label="In the groups"
+        value={element.groupNames.join(", ")}
+        placeholder="such as: date, weight"
+        onTyped={(names) => edits.edit({ edit: "nameGroups", elementIds: [element.id], names })}
       />
       <div className="grid grid-cols-[1fr_104px] items-end gap-1.5">
         <div>

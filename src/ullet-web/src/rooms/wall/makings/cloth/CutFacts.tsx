@@ -1,10 +1,10 @@
 import { Download } from "lucide-react";
 import { buttonClass } from "../../../../parts/Button";
 import { sizeText } from "../../../../state/lengths";
-import type { ClothProps } from "../../card/elementProps";
+import type { ElementProps } from "../../card/elementProps";
 
 /** What is cut for this piece, at which size. */
-export function CutFacts({ projectId, scene, element }: ClothProps) {
+export function CutFacts({ projectId, scene, element }: ElementProps) {
   const sheet = scene.sheets.find((each) => each.shapes.some((shape) => shape.elementId === element.id));
   const shapes = sheet?.shapes.filter((each) => each.elementId === element.id) ?? [];
   const shape = shapes[0];
@@ -12,9 +12,11 @@ export function CutFacts({ projectId, scene, element }: ClothProps) {
   return (
     <>
       <p>
-        {shape.kind === "template"
-          ? `A rough piece of ${sheet.clothName}, ${shape.allowance.toFixed(0)} mm larger all round; it is trimmed in the hoop.`
-          : `The exact piece of ${sheet.clothName}, as large as the placement line.`}
+        {shape.kind === "only"
+          ? `Cut out of ${sheet.clothName}, as large as it is drawn; nothing is sewn on it.`
+          : shape.kind === "template"
+            ? `A rough piece of ${sheet.clothName}, ${shape.allowance.toFixed(0)} mm larger all round; it is trimmed in the hoop.`
+            : `The exact piece of ${sheet.clothName}, as large as the placement line.`}
       </p>
       {shapes.length > 1 ? (
         <p className="text-[14px]">
@@ -22,9 +24,9 @@ export function CutFacts({ projectId, scene, element }: ClothProps) {
         </p>
       ) : null}
       <p className="text-[14px]" hidden={shapes.length > 1}>
-        {sizeText(shape.box.width, shape.box.height, "millimetre")}
+        {sizeText(shape.box.width, shape.box.height, scene.unit)}
         <span className="block text-muted">
-          {shape.size.inches} in · at least {shape.size.sixteenths}
+          {shape.size.inches} in · nearest sixteenth {shape.size.sixteenths}
         </span>
       </p>
       <a

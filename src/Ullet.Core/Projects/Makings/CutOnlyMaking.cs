@@ -1,0 +1,19 @@
+using System.Text.Json.Serialization;
+
+namespace Ullet.Core.Projects;
+
+/// <summary>Cut out of a cloth or a film and never sewn: a sign, letters that are ironed on.</summary>
+public sealed record CutOnlyMaking : Making
+{
+    /// <summary>The cloth or film that it is cut from.</summary>
+    public required string ClothId { get; init; }
+
+    [JsonIgnore]
+    public override bool FollowsLines => false;
+
+    [JsonIgnore]
+    public override bool IsInParts => true;
+
+    [JsonIgnore]
+    public override bool IsSewn => false;
+}

@@ -1,0 +1,61 @@
+import { useQuery } from "@tanstack/react-query";
+import { answered, api, type Schemas, type Unit } from "../api/client";
+import { useCatalogue } from "../api/queries";
+import { sizeText } from "../state/lengths";
+
+export type OwnHoop = Schemas["OwnHoop"];
+
+export const HOOPS_KEY = ["hoops"];
+
+/** The hoops of one's own. */
+export function useOwnHoops(): OwnHoop[] {
+  const hoops = useQuery({
+    queryKey: HOOPS_KEY,
+    queryFn: ({ signal }) => answered(api.GET("/api/hoops", { signal })),
+  });
+  return hoops.data ?? [];
+}
+
+/** A hoop that can be chosen. */
+export interface HoopOption {
+  /** Names it in a list. */
+  key: string;
+  label: string;
+  width: number;
+  height: number;
+  own: OwnHoop | null;
+}
+
+/** The hoops to choose from: those of one's own first, then the trade's. */
+export function useHoopOptions(unit: Unit): HoopOption[] {
+  const own = useOwnHoops();
+  const trade = useCatalogue().data?.hoops ?? [];
+  return [
+    ...own.map((each) => ({
+      key: each.id,
+      label: `${each.hoop.name} (${sizeText(each.hoop.fieldWidth, each.hoop.fieldHeight, unit)})`,
+      width: each.hoop.fieldWidth,
+      height: each.hoop.fieldHeight,
+      own: each,
+    })),
+    ...trade.map((each) => ({
+      key: `${each.fieldWidth}x${each.fieldHeight}`,
+      label: hoopText(each, unit),
+      width: each.fieldWidth,
+      height: each.fieldHeight,
+      own: null,
+    })),
+  ];
+}
+
+/** A hoop as its owners call it, in the shown unit first. */
+export function hoopText(
+  hoop: { fieldWidth: number; fieldHeight: number; inches?: string | null },
+  unit: Unit,
+): string {
+  const mm = `${plain(hoop.fieldWidth)} × ${plain(hoop.fieldHeight)} mm`;
+  const inches = hoop.inches ? `${hoop.inches} in` : sizeText(hoop.fieldWidth, hoop.fieldHeight, "inch");
+  return unit === "inch" ? `${inches} · ${mm}` : `${mm} · ${inches}`;
+}
+
+const plain = (mm: number) => String(Math.round(mm * 10) / 10);
