@@ -89,7 +89,17 @@ public sealed record ClothPreset(
             ClothKind.Twill => new(0.2, 0.40, 3.5, 12, 1.0, 0.002, "medium tear-away", null, "80/12 embroidery"),
             ClothKind.Canvas => new(0.25, 0.40, 4.0, 12, 1.0, 0.002, "firm tear-away", null, "90/14 jeans"),
             ClothKind.Cork => new(0.1, 0.50, 3.5, 7, 0.5, 0.0005, "medium tear-away", null, "75/11 sharp"),
-            ClothKind.Film or ClothKind.IronOnFilm => new(0.1, 0.45, 3.5, 8, 0.5, 0.0005, "medium tear-away", null, "70/10 sharp"),
+            ClothKind.Film or ClothKind.IronOnFilm => new(
+                0.1,
+                0.45,
+                3.5,
+                8,
+                0.5,
+                0.0005,
+                "medium tear-away",
+                null,
+                "70/10 sharp"
+            ),
             ClothKind.WovenCotton
             or ClothKind.Stabiliser
             or ClothKind.CutAway

@@ -17,7 +17,7 @@ public static class BookletMaker
     public static Booklet Of(Evaluated evaluated)
     {
         var (project, program) = (evaluated.Project, evaluated.Program);
-        return new Booklet(
+        var booklet = new Booklet(
             project.Title,
             program.Code,
             [.. Facts(evaluated)],
@@ -38,6 +38,17 @@ public static class BookletMaker
             CareWords.Of(UsedCloths(evaluated)),
             program.Cautions
         );
+        return BookletWords.In(booklet, project.Unit);
+    }
+
+    /// <summary>The hoop by its name, its field, and what owners call it in inches.</summary>
+    private static string HoopText(Hoop hoop)
+    {
+        var field = FormattableString.Invariant($"{hoop.FieldWidth:0.#} × {hoop.FieldHeight:0.#} mm");
+        var called = hoop.Inches is { } inches ? $" ({inches} in)" : "";
+        return hoop.Name.Length > 0 && char.IsDigit(hoop.Name[0])
+            ? $"sewing field {field}{called}"
+            : $"{hoop.Name}, sewing field {field}{called}";
     }
 
     private static IEnumerable<BookletFact> Facts(Evaluated evaluated)
@@ -53,7 +64,7 @@ public static class BookletMaker
             "Time",
             $"{BookletSteps.Minutes(seconds)} with hands; {FormattableString.Invariant($"{program.StitchCount:N0}")} stitches, {program.StopCount} stops"
         );
-        yield return new BookletFact("Hoop", $"sewing field {project.Hooping.Hoop.Name} mm");
+        yield return new BookletFact("Hoop", HoopText(project.Hooping.Hoop));
         var plan = PatternShelf.PlanOf(project);
         var hooped = program
             .Steps.OfType<ProgramHands>()

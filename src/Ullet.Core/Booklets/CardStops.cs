@@ -62,7 +62,10 @@ public static class CardStops
                 .Hoopings.Skip(1)
                 .Append(evaluated.Hoopings[0])
                 .SelectMany(output =>
-                    Of(BookletSteps.Of(evaluated, output), evaluated.Hoopings.Length > 1 ? output.Name : "")
+                    Of(
+                        BookletWords.In(BookletSteps.Of(evaluated, output), evaluated.Project.Unit),
+                        evaluated.Hoopings.Length > 1 ? output.Name : ""
+                    )
                 ),
         ];
 

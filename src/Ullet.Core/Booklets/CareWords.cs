@@ -19,8 +19,7 @@ internal static class CareWords
         var isFelt = kinds.Contains(ClothKind.Felt);
         var noIron = kinds.Overlaps([ClothKind.Vinyl, ClothKind.Film, ClothKind.Cork]);
         said.Add(
-            noIron
-                ? "Wipe it clean with a damp cloth; do not put it in a hot wash, and never iron it."
+            noIron ? "Wipe it clean with a damp cloth; do not put it in a hot wash, and never iron it."
             : isFelt ? "Wash it by hand, lukewarm, and dry it flat: felt shrinks and pills in a machine."
             : "Wash it at 30 degrees, inside out or in a bag, and dry it flat."
         );

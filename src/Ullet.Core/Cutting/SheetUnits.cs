@@ -66,7 +66,10 @@ internal sealed record SheetUnit(ImmutableArray<PlacedShape> Shapes)
         ClothCut cut
     )
     {
-        var alone = cut.Places.Where(place => place.IsAlone && place.Copy == copy).Select(place => place.Key).ToHashSet();
+        var alone = cut
+            .Places.Where(place => place.IsAlone && place.Copy == copy)
+            .Select(place => place.Key)
+            .ToHashSet();
         var rest = shapes.Where(shape => !alone.Contains(shape.Key)).ToList();
         if (rest.Count > 0)
         {

@@ -56,7 +56,14 @@ internal static class ElementCheck
     private static IEnumerable<Breach> Limited(Element element)
     {
         var own = DocumentCheck
-            .Found(element.Id, false, Limits.CheckName(element.Name, "The element"), Form(element), Making(element), GroupNames.Check(element.GroupNames))
+            .Found(
+                element.Id,
+                false,
+                Limits.CheckName(element.Name, "The element"),
+                Form(element),
+                Making(element),
+                GroupNames.Check(element.GroupNames)
+            )
             .Concat(Sized(element))
             .Concat(
                 element.Operations.SelectMany(operation =>

@@ -28,7 +28,11 @@ public static class AllClear
         var open = input.Pieces.Length - hidden;
         if (hidden > 0)
         {
-            said.Add(open == 0 ? "every edge is covered" : $"the {(hidden == 1 ? "edge" : "edges")} under a dense cover {(hidden == 1 ? "is" : "are")} hidden");
+            said.Add(
+                open == 0
+                    ? "every edge is covered"
+                    : $"the {(hidden == 1 ? "edge" : "edges")} under a dense cover {(hidden == 1 ? "is" : "are")} hidden"
+            );
         }
         var raw =
             open == 0 ? ""

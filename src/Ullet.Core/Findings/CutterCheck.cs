@@ -60,7 +60,8 @@ internal sealed class CutterCheck : ICheck
         var more = fine.Count > 1 ? $" There are {fine.Count} such places." : "";
         Mend? mend =
             element is null || element.PatternPart is not null ? null
-            : fine.TrueForAll(each => each.IsHole) ? new CloseHolesMend(element.Id, HolesCheck.Above(fine.Max(each => each.Width)))
+            : fine.TrueForAll(each => each.IsHole)
+                ? new CloseHolesMend(element.Id, HolesCheck.Above(fine.Max(each => each.Width)))
             : shapes.Sum(shape => shape.Outline.Parts.Length) > fine.Count && fine.TrueForAll(each => !each.IsHole)
                 ? new ClearCrumbsMend(element.Id, least)
             : null;

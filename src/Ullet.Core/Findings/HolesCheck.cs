@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
@@ -44,9 +45,11 @@ internal sealed class HolesCheck : ICheck
                 worst.Piece.Element.Id,
                 worst.At,
                 $"{Count(small.Count, worst.Piece)} {room} across; scissors need about {needed}. "
-                    + "Make it larger, cut the cloth beforehand, or leave it out.",
-                new CloseHolesMend(worst.Piece.Element.Id, Above(small.Max(hole => hole.Room)))
-            );
+                    + "Make it larger, cut the cloth beforehand, or leave it out."
+            )
+            {
+                OtherMends = SmallHoleMends(worst.Piece.Element, Above(small.Max(hole => hole.Room))),
+            };
         }
         var closed = inside.Where(hole => hole.Closing > 0 && hole.Room <= hole.Closing).ToList();
         if (closed.Count > 0)
@@ -65,6 +68,17 @@ internal sealed class HolesCheck : ICheck
         }
     }
 
+    /// <summary>A letter keeps its counter where it can.</summary>
+    private static ImmutableArray<Mend> SmallHoleMends(AppliqueElement element, double width)
+    {
+        if (element.Element is { PatternPart: not null } or { IsLocked: true })
+        {
+            return [];
+        }
+        var (close, cut) = (new CloseHolesMend(element.Id, width), new CutBeforehandMend(element.Id));
+        return element.Element.Form is TextForm ? [cut, close] : [close, cut];
+    }
+
     private static string Count(int count, AppliquePart piece) =>
         count > 1 ? $"{count} holes are too small for scissors; one of {piece.Name} is" : $"A hole of {piece.Name} is";
 
@@ -72,14 +86,7 @@ internal sealed class HolesCheck : ICheck
     internal static double Above(double width) => Math.Floor((width * 10) + 1.5) / 10;
 
     /// <summary>A hole and what is wanted of it, mm.</summary>
-    private sealed record Hole(
-        AppliquePart Piece,
-        Point At,
-        double Room,
-        bool IsCut,
-        double Closing,
-        bool CrossesEdge
-    )
+    private sealed record Hole(AppliquePart Piece, Point At, double Room, bool IsCut, double Closing, bool CrossesEdge)
     {
         internal static Hole Of(PieceAtWork work, Contour shell, Contour hole)
         {

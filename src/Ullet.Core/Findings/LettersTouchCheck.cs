@@ -72,10 +72,13 @@ internal sealed class LettersTouchCheck : ICheck
             mayChange ? new OnePieceMend(element.Id) : null
         )
         {
-            OtherMends = mayChange && spacing <= WordsLimits.Spacing.Most ? [new SpaceLettersMend(element.Id, spacing)] : [],
+            OtherMends =
+                mayChange && spacing <= WordsLimits.Spacing.Most ? [new SpaceLettersMend(element.Id, spacing)] : [],
         };
     }
 
     private static string Letter(AppliquePart part, AppliqueElement element) =>
-        part.Name.StartsWith(element.Name + ", ", StringComparison.Ordinal) ? part.Name[(element.Name.Length + 2)..] : part.Name;
+        part.Name.StartsWith(element.Name + ", ", StringComparison.Ordinal)
+            ? part.Name[(element.Name.Length + 2)..]
+            : part.Name;
 }

@@ -67,8 +67,8 @@ public sealed record CutTailsMend(string ElementId) : Mend("Cut the thin ends of
 /// <summary>Closes the holes of an element that are narrower than a width, mm.</summary>
 public sealed record CloseHolesMend(string ElementId, double Width) : Mend("Close the small holes");
 
-/// <summary>Widens whatever is thinner than a width, mm.</summary>
-public sealed record WidenMend(string ElementId, double Width) : Mend($"Widen it to {Width:0.0} mm");
+/// <summary>Widens whatever is thinner than a width, mm; ends that run out to nothing are blunted.</summary>
+public sealed record WidenMend(string ElementId, double Width) : Mend($"Widen it to {Width:0.0} mm, thin ends blunted");
 
 /// <summary>A place of an edge where another cover would do.</summary>
 /// <param name="At">On the wall, mm.</param>

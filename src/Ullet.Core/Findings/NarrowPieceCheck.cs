@@ -56,14 +56,15 @@ internal sealed class NarrowPieceCheck : ICheck
             return [];
         }
         var cover = CoverChoice.Of(element, pieces[0].Cloth);
-        var (inside, bare) = (cover.Band.Width * cover.Band.InsideShare, cover.Band.Width * (1 - cover.Band.InsideShare));
+        var bare = cover.Band.Width * (1 - cover.Band.InsideShare);
+        var inside = (cover.Band.Width * cover.Band.InsideShare) + cover.Band.Compensation;
         // Both bands have room side by side, and a hair more than the fitted edge may be off.
         mends.Add(new WidenMend(element.Id, Math.Ceiling(((2 * inside) + Spare) * 10) / 10));
         var places = pieces
             .SelectMany(work => Places(input, work.Part))
             .Select(place => Tight(place, bare, cover.Band.Compensation))
             .ToImmutableArray();
-        if (cover.LiesAcross && places.All(place => place.Width >= StitchDefaults.NarrowestCover))
+        if (cover.LiesAcross && places.All(IsSewable))
         {
             mends.Add(new NarrowerCoverMend(element.Id, places));
         }
@@ -74,10 +75,14 @@ internal sealed class NarrowPieceCheck : ICheck
     /// <summary>The cover that has room at a place: as far outside the edge as before, inside as far as the middle.</summary>
     private static TightPlace Tight(NarrowPlace place, double bare, double compensation)
     {
-        var inward = Math.Max(0, Math.Floor((place.Width - bare - compensation) * 20) / 20);
+        var inward = Math.Max(0, Math.Floor((place.Width - bare - (2 * compensation)) * 20) / 20);
         var width = Math.Max(StitchRanges.CoverWidth.Least, bare + inward);
         return new TightPlace(place.At, width, inward / width);
     }
+
+    /// <summary>True where a cover that narrow still covers and holds.</summary>
+    private static bool IsSewable(TightPlace place) =>
+        place.Width >= StitchDefaults.NarrowestCover && place.InsideShare >= StitchRanges.CoverInsideShare.Least;
 
     /// <summary>Room left over where bands meet, mm.</summary>
     private const double Spare = 0.3;

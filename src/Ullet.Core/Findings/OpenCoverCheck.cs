@@ -18,7 +18,12 @@ internal sealed class OpenCoverCheck : ICheck
                 || cover.HidesEdge
                 || cover.Kind == CoverKind.RawEdge
                 || piece.Holding == Holding.Fused
-                || work.Cloth.Kind is ClothKind.Felt or ClothKind.Vinyl or ClothKind.Cork or ClothKind.Film or ClothKind.IronOnFilm
+                || work.Cloth.Kind
+                    is ClothKind.Felt
+                        or ClothKind.Vinyl
+                        or ClothKind.Cork
+                        or ClothKind.Film
+                        or ClothKind.IronOnFilm
             )
             {
                 continue;
@@ -32,7 +37,9 @@ internal sealed class OpenCoverCheck : ICheck
                 AppliqueMethods.Of(piece.Method).Stages.Contains(StageId.Placement) ? new FuseMend(piece.Id) : null
             )
             {
-                OtherMends = AppliqueMethods.Of(piece.Method).OnlyCover is null ? [new TakeSatinCoverMend(piece.Id)] : [],
+                OtherMends = AppliqueMethods.Of(piece.Method).OnlyCover is null
+                    ? [new TakeSatinCoverMend(piece.Id)]
+                    : [],
             };
         }
     }

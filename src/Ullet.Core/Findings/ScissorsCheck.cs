@@ -1,4 +1,5 @@
 using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Findings;
@@ -8,6 +9,9 @@ internal sealed class ScissorsCheck : ICheck
 {
     /// <summary>A piece must be so wide somewhere that fingers can hold it flat while scissors go round it, mm.</summary>
     private const double Least = 10;
+
+    /// <summary>Crumbs are told by a check of their own.</summary>
+    private static bool IsCrumb(Box box) => box.Width < Remainders.CrumbWidth && box.Height < Remainders.CrumbWidth;
 
     public IEnumerable<Finding> Run(FindingInput input)
     {
@@ -20,17 +24,14 @@ internal sealed class ScissorsCheck : ICheck
             }
             var small = group
                 .SelectMany(work => work.Outline.Parts, (work, part) => (work.Part, Box: part.Shell.Bounds()))
-                .Where(part => Math.Max(part.Box.Width, part.Box.Height) < Least)
+                .Where(part => Math.Max(part.Box.Width, part.Box.Height) < Least && !IsCrumb(part.Box))
                 .ToList();
             if (small.Count == 0)
             {
                 continue;
             }
             var (piece, box) = small.MinBy(part => Math.Max(part.Box.Width, part.Box.Height));
-            var (size, needed) = (
-                $"{box.Width:0.0} × {LengthText.Mm(box.Height)}",
-                LengthText.Mm(Least)
-            );
+            var (size, needed) = ($"{box.Width:0.0} × {LengthText.Mm(box.Height)}", LengthText.Mm(Least));
             var others = small.Count > 1 ? $" There are {small.Count} such pieces." : "";
             yield return new Finding(
                 "piece-too-small-to-trim",

@@ -26,7 +26,10 @@ internal sealed class CutOnlyModule : MakingModule<CutOnlyMaking>
         {
             ClothId =
                 element.SettingsOf<ClothMaking>()?.ClothId
-                ?? project.Elements.LastOrDefault(other => other.Making is CutOnlyMaking)?.MadeAs<CutOnlyMaking>()?.ClothId
+                ?? project
+                    .Elements.LastOrDefault(other => other.Making is CutOnlyMaking)
+                    ?.MadeAs<CutOnlyMaking>()
+                    ?.ClothId
                 ?? UsualCloths.Of(project)?.Id
                 ?? project.Hooping.TopClothId,
         };

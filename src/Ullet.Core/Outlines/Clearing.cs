@@ -33,7 +33,15 @@ internal static class Clearing
         return outline.Parts.Any(part => part.Holes.Any(IsSmall))
             ? outline with
             {
-                Parts = [.. outline.Parts.Select(part => part with { Holes = [.. part.Holes.Where(hole => !IsSmall(hole))] })],
+                Parts =
+                [
+                    .. outline.Parts.Select(part =>
+                        part with
+                        {
+                            Holes = [.. part.Holes.Where(hole => !IsSmall(hole))],
+                        }
+                    ),
+                ],
             }
             : outline;
     }
@@ -49,11 +57,30 @@ internal static class Clearing
                 .Where(place => (place.Ends > 1 || bridge.EndsToo) && IsMeant(place.Area, bridge.Only, box))
         )
         {
-            var more = ((bridge.Width - neck.Width) / 2) + Hair;
+            // An end runs out to nothing: it is as wide as asked only where a whole circle lies in it.
+            var more = ((bridge.Width - (bridge.EndsToo ? 0 : neck.Width)) / 2) + Hair;
             outline = OutlineOverlay.Union(outline, OutlineOffset.By(Shape(neck.Area), more));
+        }
+        return bridge.EndsToo ? Blunted(outline, bridge, box) : outline;
+    }
+
+    /// <summary>Points that run out far, blunted: what no disc of the width reaches is taken off. Usual corners stay.</summary>
+    private static Outline Blunted(Outline outline, BridgeNecks bridge, ElementBox box)
+    {
+        var opened = OutlineOffset.By(OutlineOffset.By(outline, -bridge.Width / 2), bridge.Width / 2);
+        foreach (var point in OutlineOverlay.Difference(outline, opened).Flatten())
+        {
+            var size = point.Bounds();
+            if (Math.Max(size.Width, size.Height) > LongPoint * bridge.Width && IsMeant(point, bridge.Only, box))
+            {
+                outline = OutlineOverlay.Difference(outline, OutlineOffset.By(Shape(point), Hair));
+            }
         }
         return outline;
     }
+
+    /// <summary>A point longer than this, in widths, is a thin end and no corner.</summary>
+    private const double LongPoint = 0.75;
 
     internal static Outline Cut(Outline outline, CutNecks cut, ElementBox box)
     {

@@ -1,4 +1,3 @@
-
 namespace Ullet.Core.Projects;
 
 /// <summary>One time in the hoop: the hoop's sewing field, what is hooped, and the threads that stages take by themselves.</summary>

@@ -27,7 +27,12 @@ internal static class DxfFitSpline
             Budget.Spend();
             var third = chords[i] / 3;
             curves.Add(
-                Curve.Cubic(points[i], points[i] + (ways[i] * third), points[i + 1] - (ways[i + 1] * third), points[i + 1])
+                Curve.Cubic(
+                    points[i],
+                    points[i] + (ways[i] * third),
+                    points[i + 1] - (ways[i + 1] * third),
+                    points[i + 1]
+                )
             );
         }
         return curves.MoveToImmutable();
@@ -45,14 +50,16 @@ internal static class DxfFitSpline
         {
             var (before, after) = (chords[i - 1], chords[i]);
             var sum =
-                ((points[i] - points[i - 1]) * (3 * after / before)) + ((points[i + 1] - points[i]) * (3 * before / after));
+                ((points[i] - points[i - 1]) * (3 * after / before))
+                + ((points[i + 1] - points[i]) * (3 * before / after));
             var pivot = (2 * (before + after)) - (after * upper[i - 1]);
             upper[i] = before / pivot;
             right[i] = (sum - (right[i - 1] * after)) * (1 / pivot);
         }
         right[last] = endWay is { } end
             ? end.Unit()
-            : (((points[last] - points[last - 1]) * (3 / chords[last - 1])) - right[last - 1]) * (1 / (2 - upper[last - 1]));
+            : (((points[last] - points[last - 1]) * (3 / chords[last - 1])) - right[last - 1])
+                * (1 / (2 - upper[last - 1]));
         for (var i = last - 1; i >= 0; i--)
         {
             right[i] -= right[i + 1] * upper[i];

@@ -33,7 +33,9 @@ internal static class RingPlace
         const double away = Radius + Room;
         var (left, right) = (frame.MinX + Radius, frame.MaxX - Radius);
         var along = isLeft ? Math.Min(left, frame.Centre.X) : Math.Max(right, frame.Centre.X);
-        var down = isTop ? Math.Min(frame.MinY + Radius, frame.Centre.Y) : Math.Max(frame.MaxY - Radius, frame.Centre.Y);
+        var down = isTop
+            ? Math.Min(frame.MinY + Radius, frame.Centre.Y)
+            : Math.Max(frame.MaxY - Radius, frame.Centre.Y);
         Point[] places =
         [
             new(along, isTop ? frame.MinY - away : frame.MaxY + away),

@@ -39,7 +39,13 @@ public sealed class DocumentHistory(
 )
 {
     /// <summary>What edits may read beside the document.</summary>
-    public EditContext Context => new(evaluator) { Imports = imports, OwnSketches = sketches, KeptCuts = kept };
+    public EditContext Context =>
+        new(evaluator)
+        {
+            Imports = imports,
+            OwnSketches = sketches,
+            KeptCuts = kept,
+        };
 
     private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
 
@@ -59,6 +65,12 @@ public sealed class DocumentHistory(
     /// <summary>A document in the unit that is shown.</summary>
     private static Project Shown(ProjectRow row, Project project) =>
         row.Unit is { } unit ? project with { Unit = unit } : project;
+
+    /// <summary>A refusal in the unit that is shown.</summary>
+    internal static Refusal Shown(Refusal refusal, LengthUnit unit) =>
+        unit == LengthUnit.Millimetre
+            ? refusal
+            : new Refusal(refusal.Code, refusal.Place, LengthWords.In(refusal.Words, unit)) { Kind = refusal.Kind };
 
     /// <summary>Shows lengths in another unit: no change of the document, so no step of undo.</summary>
     /// <returns>The head, which stays; or "head-stale", "project-unknown".</returns>
@@ -174,7 +186,7 @@ public sealed class DocumentHistory(
         var made = Made(head, edit);
         if (!made.IsOk)
         {
-            return made.Refusal!;
+            return Shown(made.Refusal!, head.Project.Unit);
         }
         var (after, evaluated) = made.Value;
         var label = PlainText.Line(edit.Label(head.Project));

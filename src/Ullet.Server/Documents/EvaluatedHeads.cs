@@ -17,12 +17,20 @@ public sealed class EvaluatedHeads(Evaluator evaluator)
     {
         if (_heads.Find(head.Row.Id, head.Revision) is { } known)
         {
-            return known;
+            // The unit that is shown is no part of the revision: what was computed holds in any.
+            return known.Project.Unit == head.Project.Unit ? known : InUnit(head, known);
         }
         var watch = Stopwatch.StartNew();
         var value = evaluator.Evaluate(head.Project, cancellation);
         _heads.Keep(head.Row.Id, head.Revision, value, watch.Elapsed);
         return value;
+    }
+
+    private Evaluated InUnit(Head head, Evaluated known)
+    {
+        var shown = known with { Project = known.Project with { Unit = head.Project.Unit } };
+        _heads.Keep(head.Row.Id, head.Revision, shown, TimeOf(head.Row.Id));
+        return shown;
     }
 
     /// <summary>Takes over what was computed for an edit that is saved now.</summary>

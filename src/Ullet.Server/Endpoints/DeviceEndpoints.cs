@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 using Ullet.Files.CutFiles;
 using Ullet.Files.StitchLists;
 using Ullet.Server.Devices;
@@ -55,7 +56,8 @@ internal static class DeviceEndpoints
     private static async Task<Results<Ok<Rehearsal>, ProblemHttpResult>> Rehearse(
         HttpRequest request,
         Workbench bench,
-        CancellationToken cancellation
+        CancellationToken cancellation,
+        LengthUnit unit = LengthUnit.Millimetre
     )
     {
         var file = await Bytes(request, cancellation);
@@ -66,7 +68,7 @@ internal static class DeviceEndpoints
                 file.Then(bytes => StitchListReader.Read(bytes))
                     .Then(program => (Result<Rehearsal>)StandInMachine.Run(program))
         );
-        return run.IsOk ? TypedResults.Ok(run.Value) : Problems.Of(run.Refusal!);
+        return run.IsOk ? TypedResults.Ok(RehearsedWords.In(run.Value, unit)) : Problems.Of(run.Refusal!);
     }
 
     private static async Task<Results<Ok<DryRun>, ProblemHttpResult>> DryRun(

@@ -88,7 +88,7 @@ internal static class EditEndpoints
         var made = history.Made(head, request.Edit);
         if (!made.IsOk)
         {
-            return Problems.Of(made.Refusal!);
+            return Problems.Of(DocumentHistory.Shown(made.Refusal!, head.Project.Unit));
         }
         var evaluated = made.Value.Evaluated;
         heads.KeepPreview(head, evaluated);
@@ -127,8 +127,9 @@ internal static class EditEndpoints
             return Problems.Of(DocumentHistory.Unknown(id));
         }
         var findings = bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token)).Findings;
-        return MendEdits.Chosen(findings, request.Code, request.ElementId, request.Mend, request.All, head.Project)
-            is { } edit
+        return
+            MendEdits.Chosen(findings, request.Code, request.ElementId, request.Mend, request.All, head.Project)
+                is { } edit
             ? await answers.Of(await history.Apply(id, request.Head, edit, cancellation), cancellation)
             : Problems.Of(new Refusal("mend-unknown", "code", "That finding is gone, or has no such mend."));
     }

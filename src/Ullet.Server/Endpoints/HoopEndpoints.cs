@@ -66,8 +66,5 @@ internal static class HoopEndpoints
         KeptShelf kept,
         UlletDb db,
         CancellationToken cancellation
-    ) =>
-        await kept.Forget(id, db, cancellation)
-            ? TypedResults.NoContent()
-            : Problems.Of(KeptShelf.NoHoop(id));
+    ) => await kept.Forget(id, db, cancellation) ? TypedResults.NoContent() : Problems.Of(KeptShelf.NoHoop(id));
 }

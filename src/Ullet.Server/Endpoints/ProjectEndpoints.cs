@@ -110,8 +110,7 @@ internal static class ProjectEndpoints
             : wish.Pattern is not null ? "New project from a pattern"
             : "New project";
         // What comes from a file is cut as it says itself.
-        var begun =
-            wish.ImportToken is null ? KeptCuts.Begun(project.Value, history.Context.KeptCuts) : project.Value;
+        var begun = wish.ImportToken is null ? KeptCuts.Begun(project.Value, history.Context.KeptCuts) : project.Value;
         return Created(await history.Create(begun, label, cancellation));
     }
 

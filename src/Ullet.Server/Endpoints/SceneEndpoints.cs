@@ -83,7 +83,7 @@ internal static class SceneEndpoints
             bench.Run(
                 WorkKind.Showing,
                 $"The form of {element.Name}",
-                token => DetailDtos.Of(element, heads.Of(head, token), evaluator)
+                token => SceneWords.In(DetailDtos.Of(element, heads.Of(head, token), evaluator), head.Project.Unit)
             )
         );
     }

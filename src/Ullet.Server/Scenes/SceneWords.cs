@@ -1,11 +1,24 @@
 using System.Collections.Immutable;
 using Ullet.Core.Projects;
+using Ullet.Server.Scenes.Elements;
 
 namespace Ullet.Server.Scenes;
 
 /// <summary>A scene's sentences in the unit that is shown: names and texts that a person typed are left alone.</summary>
 internal static class SceneWords
 {
+    internal static DetailDto In(DetailDto detail, LengthUnit unit) =>
+        detail.EdgeMatch is { } match
+            ? detail with
+            {
+                EdgeMatch = match with
+                {
+                    Words = LengthWords.In(match.Words, unit),
+                    Mends = [.. match.Mends.Select(mend => mend with { Label = LengthWords.In(mend.Label, unit) })],
+                },
+            }
+            : detail;
+
     internal static SceneDto In(SceneDto scene, LengthUnit unit)
     {
         scene = scene with { Unit = unit };
@@ -64,20 +77,14 @@ internal static class SceneWords
             Elements =
             [
                 .. scene.Elements.Select(element =>
-                    element.Operations.IsEmpty
-                        ? element
-                        : element with
-                        {
-                            Operations =
-                            [
-                                .. element.Operations.Select(operation =>
-                                    operation with
-                                    {
-                                        Note = Told(operation.Note),
-                                    }
-                                ),
-                            ],
-                        }
+                    element with
+                    {
+                        Making = element.Making.Worded(Said),
+                        Operations =
+                        [
+                            .. element.Operations.Select(operation => operation with { Note = Told(operation.Note) }),
+                        ],
+                    }
                 ),
             ],
         };

@@ -13,7 +13,7 @@ public sealed class ChecksTests
         var project = SampleProject.Apply(SampleProject.Empty(100, 100), SampleProject.Add(new EllipseShape(), 97, 97));
         var finding = Assert.Single(Of(project, "outside-field"));
         Assert.Equal(FindingLevel.Stop, finding.Level);
-        Assert.Equal(130, Assert.IsType<UseHoopMend>(finding.Mend).Hoop.FieldWidth);
+        Assert.Equal(130, Assert.IsType<UseHoopMend>(finding.Mends[0]).Hoop.FieldWidth);
         Assert.Empty(Of(Mended(project, finding), "outside-field"));
     }
 
@@ -41,7 +41,7 @@ public sealed class ChecksTests
             }
         );
         var finding = Assert.Single(Of(project, "outside-field"));
-        Assert.IsType<MoveMend>(finding.Mend);
+        Assert.IsType<MoveMend>(finding.Mends[0]);
         Assert.Empty(Of(Mended(project, finding), "outside-field"));
     }
 
@@ -65,7 +65,7 @@ public sealed class ChecksTests
             }
         );
         var finding = Assert.Single(Of(project, code));
-        Assert.NotNull(finding.Mend);
+        Assert.NotEmpty(finding.Mends);
         var mended = Mended(project, finding);
         Assert.Empty(Of(mended, "edge-peeps-out"));
         Assert.Empty(Of(mended, "bite-too-small"));
@@ -79,7 +79,7 @@ public sealed class ChecksTests
 
     [Theory]
     [InlineData(6, Method.TrimInTheHoop, "hole-too-small")]
-    [InlineData(3, Method.CutBeforehand, "hole-too-small")]
+    [InlineData(2.9, Method.CutBeforehand, "cut-too-fine")]
     [InlineData(2.5, Method.CutBeforehand, "hole-closes")]
     [InlineData(70, Method.CutBeforehand, "hole-outside")]
     public void Hole_ThatDoesNotWork_IsFound(double size, Method method, string code)
@@ -111,5 +111,5 @@ public sealed class ChecksTests
         SampleProject.Evaluate(project).Findings.Where(finding => finding.Code == code);
 
     private static Project Mended(Project project, Finding finding) =>
-        SampleProject.Apply(project, MendEdits.Of(finding.Mend!, project));
+        SampleProject.Apply(project, MendEdits.Of(finding.Mends[0], project));
 }

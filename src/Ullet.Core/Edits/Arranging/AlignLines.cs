@@ -58,7 +58,9 @@ internal static class AlignLines
         return baselines.Count > 0
             ? baselines.Max(place => Point.Dot(place, down))
             : elements
-                .SelectMany(element => context.Evaluator.OutlineOf(element).Transform(Affine.Rotate(-turn)).Bounds().Corners())
+                .SelectMany(element =>
+                    context.Evaluator.OutlineOf(element).Transform(Affine.Rotate(-turn)).Bounds().Corners()
+                )
                 .Max(corner => corner.Y);
     }
 

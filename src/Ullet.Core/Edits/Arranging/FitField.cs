@@ -21,7 +21,9 @@ public sealed record FitField : Edit
         {
             return new Refusal("nothing-to-place", "elementIds", "There is nothing on the wall to fit.");
         }
-        var beyond = elements.Max(each => Math.Max(MakingModules.Of(each).Beyond(each, project), Bands.Outside(each, project)));
+        var beyond = elements.Max(each =>
+            Math.Max(MakingModules.Of(each).Beyond(each, project), Bands.Outside(each, project))
+        );
         var (field, taken) = (FreePlace.Field(project), 2 * (beyond + Room));
         var by = Math.Min((field.Width - taken) / box.Width, (field.Height - taken) / box.Height);
         return by <= 0

@@ -75,6 +75,5 @@ internal static class FreePlace
             .Select(element => Bands.CoveredBoxOf(element, project, context));
 
     /// <summary>The sewing field, mm.</summary>
-    internal static Box Field(Project project) =>
-        project.Hooping.Hoop.Usable;
+    internal static Box Field(Project project) => project.Hooping.Hoop.Usable;
 }

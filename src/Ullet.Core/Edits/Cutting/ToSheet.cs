@@ -26,9 +26,16 @@ public sealed record ToSheet : ClothCutEdit
         var sheets = evaluated.Sheets.Where(sheet => sheet.Cloth.Id == ClothId).ToList();
         var all = sheets.SelectMany(sheet => sheet.Shapes.Select(placed => (Sheet: sheet, Placed: placed))).ToList();
         var chosen = all.Where(pair => Shapes.Contains(NameOf(pair.Placed))).ToList();
-        if (chosen.Count == 0 || Shapes.FirstOrDefault(shape => !all.Exists(pair => NameOf(pair.Placed) == shape)) is not null)
+        if (
+            chosen.Count == 0
+            || Shapes.FirstOrDefault(shape => !all.Exists(pair => NameOf(pair.Placed) == shape)) is not null
+        )
         {
-            return new Refusal("shape-unknown", "shapes", "One of these shapes does not lie on this cloth's mats any more.");
+            return new Refusal(
+                "shape-unknown",
+                "shapes",
+                "One of these shapes does not lie on this cloth's mats any more."
+            );
         }
         var from = chosen[0].Sheet.Number;
         var to = Sheet ?? (from < sheets.Count ? from + 1 : sheets.Count + 1);
@@ -40,9 +47,7 @@ public sealed record ToSheet : ClothCutEdit
                 $"{ClothName(project)} has {sheets.Count} sheets; say one of them, or {sheets.Count + 1} for a new one."
             );
         }
-        var stay = sheets.SelectMany(sheet =>
-            MatPlaces.Of(sheet, placed => !Shapes.Contains(NameOf(placed)))
-        );
+        var stay = sheets.SelectMany(sheet => MatPlaces.Of(sheet, placed => !Shapes.Contains(NameOf(placed))));
         return Laid(cut, [.. stay], chosen.ConvertAll(pair => pair.Placed), sheets, to);
     }
 

@@ -47,7 +47,11 @@ public sealed record PlaceElements : Edit
         var whole = elements.Aggregate(Box.Empty, (box, each) => box.Union(Bands.BoxOf(each, context)));
         if (whole.IsEmpty)
         {
-            return new Refusal("nothing-to-place", "elementIds", "What is selected has no outline that could be placed.");
+            return new Refusal(
+                "nothing-to-place",
+                "elementIds",
+                "What is selected has no outline that could be placed."
+            );
         }
         if (!double.IsFinite(Turn))
         {
@@ -107,7 +111,8 @@ public sealed record PlaceElements : Edit
             );
         }
         // A form that stands askew can only grow as a whole.
-        return KeepProportions || elements.Any(element => IsAskew(element.Box)) ? Alike(across, down)
+        return KeepProportions || elements.Any(element => IsAskew(element.Box))
+            ? Alike(across, down)
             : (across ?? 1, down ?? 1);
     }
 
@@ -123,5 +128,6 @@ public sealed record PlaceElements : Edit
 
     private static bool IsUpright(double rotation) => Math.Abs(Math.IEEERemainder(rotation, 180)) < 45;
 
-    private static bool IsAskew(ElementBox box) => Math.Abs(Math.IEEERemainder(box.Rotation, 90)) > 0.01 || box.Skew != 0;
+    private static bool IsAskew(ElementBox box) =>
+        Math.Abs(Math.IEEERemainder(box.Rotation, 90)) > 0.01 || box.Skew != 0;
 }

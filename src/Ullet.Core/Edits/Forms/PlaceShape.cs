@@ -48,7 +48,9 @@ public sealed record PlaceShape : ClothCutEdit
         }
         var places = sheets.SelectMany(sheet => MatPlaces.Of(sheet)).ToImmutableArray();
         var unit = lies.Placed.Unit;
-        var at = places.First(place => place.Key == unit.Key && place.Copy == unit.Copy && place.IsAlone == unit.IsAlone);
+        var at = places.First(place =>
+            place.Key == unit.Key && place.Copy == unit.Copy && place.IsAlone == unit.IsAlone
+        );
         var box = lies.Placed.Outline.Bounds();
         var moved = at with
         {
@@ -67,7 +69,12 @@ public sealed record PlaceShape : ClothCutEdit
     private static HandPlace Turned(HandPlace place, int turn, Box box, bool swaps)
     {
         var shift = swaps ? (box.Width - box.Height) / 2 : 0;
-        return place with { Turn = turn, X = MatPlaces.Rounded(place.X + shift), Y = MatPlaces.Rounded(place.Y - shift) };
+        return place with
+        {
+            Turn = turn,
+            X = MatPlaces.Rounded(place.X + shift),
+            Y = MatPlaces.Rounded(place.Y - shift),
+        };
     }
 
     private static Refusal? GrainRefusal(Grain grain, int turn) =>

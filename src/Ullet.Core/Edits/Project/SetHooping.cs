@@ -60,7 +60,8 @@ public sealed record SetHooping : Edit
             MarginDown = hoop.MarginDown,
         };
 
-    public override string Label(Project before) => TurnHoop ? "Turn the hoop"
+    public override string Label(Project before) =>
+        TurnHoop ? "Turn the hoop"
         : FieldWidth is null ? "Change the hooping"
         : "Change the hoop";
 

@@ -100,9 +100,7 @@ internal sealed class StitchTrait : Trait
     public override bool SelectsBy => true;
 
     public override TraitValue? Of(Element element, Project project, Evaluator evaluator) =>
-        element.MadeAs<LineMaking>() is { } line
-            ? new TraitValue(TraitWords.Of(line.Stitching.Kind))
-            : null;
+        element.MadeAs<LineMaking>() is { } line ? new TraitValue(TraitWords.Of(line.Stitching.Kind)) : null;
 
     internal override Result<Edit> Given(Element element, TraitValue value) =>
         TraitWords

@@ -32,7 +32,11 @@ public sealed record SetTrait : Edit
         if (TraitTable.Find(Trait) is not { CanBeSet: true } trait)
         {
             var known = string.Join(", ", TraitTable.All.Where(each => each.CanBeSet).Select(each => each.Id));
-            return new Refusal("trait-unknown", "trait", $"Nothing called \"{Trait}\" can be set; it is one of {known}.");
+            return new Refusal(
+                "trait-unknown",
+                "trait",
+                $"Nothing called \"{Trait}\" can be set; it is one of {known}."
+            );
         }
         if (trait.Source == TraitSource.Length ? Length is not { } length || !double.IsFinite(length) : Word is null)
         {
@@ -99,7 +103,8 @@ public sealed record SetTrait : Edit
     }
 
     private static string Plain(Refusal why, Element element) =>
-        why.Words.Replace(element.Name, "it", StringComparison.Ordinal) is var words && words.StartsWith("it ", StringComparison.Ordinal)
+        why.Words.Replace(element.Name, "it", StringComparison.Ordinal) is var words
+        && words.StartsWith("it ", StringComparison.Ordinal)
             ? words
             : why.Words;
 

@@ -10,11 +10,7 @@ namespace Ullet.Server.Data.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.AddColumn<string>(
-                name: "Unit",
-                table: "Projects",
-                type: "TEXT",
-                nullable: true);
+            migrationBuilder.AddColumn<string>(name: "Unit", table: "Projects", type: "TEXT", nullable: true);
 
             migrationBuilder.CreateTable(
                 name: "Kept",
@@ -23,23 +19,21 @@ namespace Ullet.Server.Data.Migrations
                     Kind = table.Column<string>(type: "TEXT", nullable: false),
                     Key = table.Column<string>(type: "TEXT", nullable: false),
                     Json = table.Column<string>(type: "TEXT", nullable: false),
-                    At = table.Column<long>(type: "INTEGER", nullable: false)
+                    At = table.Column<long>(type: "INTEGER", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_Kept", x => new { x.Kind, x.Key });
-                });
+                }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "Kept");
+            migrationBuilder.DropTable(name: "Kept");
 
-            migrationBuilder.DropColumn(
-                name: "Unit",
-                table: "Projects");
+            migrationBuilder.DropColumn(name: "Unit", table: "Projects");
         }
     }
 }

@@ -2,6 +2,7 @@ import { Outlet, useNavigate, useParams } from "react-router";
 import { useEffect } from "react";
 import { useScene } from "../api/queries";
 import { Button } from "../parts/Button";
+import { useUnits } from "../state/units";
 import { useView } from "../state/view";
 import { FindingsList } from "./FindingsList";
 import { Header } from "./Header";
@@ -16,6 +17,11 @@ export function ProjectFrame() {
   const title = scene.data?.title;
   useHistoryKeys(id, scene.data);
   const busy = useView((view) => view.pending > 0);
+
+  const unit = scene.data?.unit;
+  useEffect(() => {
+    if (unit) useUnits.getState().show(unit);
+  }, [unit]);
 
   useEffect(() => {
     document.title = title ? `${title} · Ullet` : "Ullet";

@@ -27,7 +27,10 @@ public sealed record FilledMakingDto(
     string Said,
     double Bent,
     ImmutableArray<PlaceDto> Guide
-) : MakingDto;
+) : MakingDto
+{
+    internal override MakingDto Worded(Func<string, string> said) => this with { Said = said(Said) };
+}
 
 /// <summary>A place on the wall, mm.</summary>
 public sealed record PlaceDto(double X, double Y);

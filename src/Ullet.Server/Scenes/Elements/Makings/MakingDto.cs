@@ -13,7 +13,11 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonDerivedType(typeof(CutOnlyMakingDto), "cutOnly")]
 [JsonDerivedType(typeof(ZoneMakingDto), "zone")]
 [JsonDerivedType(typeof(ConstructionMakingDto), "construction")]
-public abstract record MakingDto;
+public abstract record MakingDto
+{
+    /// <summary>The same with its sentences put by a rule.</summary>
+    internal virtual MakingDto Worded(Func<string, string> said) => this;
+}
 
 /// <summary>A line that is sewn as it is.</summary>
 /// <param name="Stitching">How.</param>

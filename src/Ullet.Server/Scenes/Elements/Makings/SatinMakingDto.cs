@@ -28,7 +28,10 @@ public sealed record SatinMakingDto(
     UnderlaySettings Underlay,
     double JoinNearer,
     SatinBand Band
-) : MakingDto;
+) : MakingDto
+{
+    internal override MakingDto Worded(Func<string, string> said) => this with { Said = said(Said) };
+}
 
 /// <summary>A stretch that is sewn otherwise.</summary>
 /// <param name="IsTooWide">True for rows of short stitches, false for a run along its middle.</param>

@@ -13,13 +13,15 @@ interface Props {
   /** Called with mm once the server has read what was typed. */
   onTyped: (mm: number) => unknown;
   disabled?: boolean;
+  /** Figures behind the point in mm; one for places and sizes. */
+  digits?: number;
 }
 
 /** A length that can be typed in mm, decimal inches or fractions; the server reads it. */
-export function LengthField({ label, value, unit, onTyped, disabled }: Props) {
+export function LengthField({ label, value, unit, onTyped, disabled, digits = 1 }: Props) {
   const id = useId();
   const field = useDraft({
-    shown: value === null ? "" : shown(value, unit),
+    shown: value === null ? "" : unit === "inch" ? shown(value, unit) : value.toFixed(digits),
     read: async (text) => (await answered(api.POST("/api/lengths", { body: { text, unit } }))).mm,
     onTaken: onTyped,
   });

@@ -1,7 +1,9 @@
 import { useId } from "react";
 import { Refused } from "../../api/client";
 import { DraftInput } from "./DraftInput";
+import { useStitchUnit } from "../../state/units";
 import { FieldFrame } from "./FieldFrame";
+import { LengthField } from "./LengthField";
 import { useDraft } from "./useDraft";
 
 interface Props {
@@ -12,8 +14,18 @@ interface Props {
   onTyped: (value: number) => unknown;
 }
 
-/** A plain number with its unit; ranges are the server's to judge. */
-export function NumberField({ label, value, unit, digits = 1, onTyped }: Props) {
+/** A number with its unit; ranges are the server's to judge. What is measured in mm is shown in inches where stitches are. */
+export function NumberField(props: Props) {
+  const stitchUnit = useStitchUnit();
+  const { label, value, digits, onTyped } = props;
+  return props.unit === "mm" && stitchUnit === "inch" ? (
+    <LengthField label={label} value={value} unit={stitchUnit} digits={digits} onTyped={onTyped} />
+  ) : (
+    <PlainNumber {...props} />
+  );
+}
+
+function PlainNumber({ label, value, unit, digits = 1, onTyped }: Props) {
   const id = useId();
   const field = useDraft({
     shown: value.toFixed(digits),

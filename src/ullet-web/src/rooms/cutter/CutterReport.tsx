@@ -1,12 +1,12 @@
 import { Scissors, Square } from "lucide-react";
 import { useEffect, useRef } from "react";
-import type { FreedShape } from "../../api/client";
+import type { FreedShape, Unit } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { duration } from "../../state/lengths";
+import { duration, sizeText } from "../../state/lengths";
 import type { Cutter } from "./useCutter";
 
 /** The cut: start, progress and cancel; afterwards what was cut free, with sizes, or what still holds it. */
-export function CutterReport({ cutter }: { cutter: Cutter }) {
+export function CutterReport({ cutter, unit }: { cutter: Cutter; unit: Unit }) {
   const { read, stage, busy, already } = cutter;
   if (stage.doing === "cutting")
     return (
@@ -35,7 +35,7 @@ export function CutterReport({ cutter }: { cutter: Cutter }) {
         <Scissors size={16} aria-hidden />
         {done && !done.run.isThrough && already > 0 ? "Cut again in place" : "Cut"}
       </Button>
-      {done ? <Done {...done} /> : null}
+      {done ? <Done {...done} unit={unit} /> : null}
     </>
   );
 }
@@ -53,7 +53,7 @@ function Progress({ share }: { share: number }) {
   );
 }
 
-function Done({ run, share }: { run: NonNullable<Cutter["read"]>; share: number }) {
+function Done({ run, share, unit }: { run: NonNullable<Cutter["read"]>; share: number; unit: Unit }) {
   const place = useRef<HTMLElement>(null);
   useEffect(() => {
     // Some browsers answer a promise here, which is no clean-up.
@@ -69,18 +69,22 @@ function Done({ run, share }: { run: NonNullable<Cutter["read"]>; share: number 
         {duration(run.seconds * share)}
       </p>
       {run.isThrough ? (
-        <Shapes title={freed.length > 0 ? "Cut free" : "Nothing is cut free yet"} shapes={freed} />
+        <Shapes
+          title={freed.length > 0 ? "Cut free" : "Nothing is cut free yet"}
+          shapes={freed}
+          unit={unit}
+        />
       ) : (
         <>
           <p className="font-semibold text-madder">{run.words}</p>
-          <Shapes title="Still held by the cloth" shapes={run.held} />
+          <Shapes title="Still held by the cloth" shapes={run.held} unit={unit} />
         </>
       )}
     </section>
   );
 }
 
-function Shapes({ title, shapes }: { title: string; shapes: FreedShape[] }) {
+function Shapes({ title, shapes, unit }: { title: string; shapes: FreedShape[]; unit: Unit }) {
   return (
     <>
       <h3 className="font-semibold">{title}</h3>
@@ -88,7 +92,7 @@ function Shapes({ title, shapes }: { title: string; shapes: FreedShape[] }) {
         {shapes.map((shape, i) => (
           <li key={i}>
             {shape.name}
-            {shape.isWaste ? ", falls out" : ""}: {shape.width.toFixed(1)} × {shape.height.toFixed(1)} mm
+            {shape.isWaste ? ", falls out" : ""}: {sizeText(shape.width, shape.height, unit)}
           </li>
         ))}
       </ul>

@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { useScene } from "../../api/queries";
 import type { ClothCut, Scene, Sheet } from "../../api/client";
 import { buttonClass } from "../../parts/Button";
+import { sizeText } from "../../state/lengths";
 import { CutterMat } from "./CutterMat";
 import { CutterSteps } from "./CutterSteps";
 import { useCutter } from "./useCutter";
@@ -61,7 +62,7 @@ function Device({ projectId, scene, cloth, sheet }: Props) {
           </Link>
           <h1 className="font-head text-[19px] font-semibold">Dry run: {cloth.name}</h1>
           <span className="text-[14px] text-muted">
-            mat {cloth.mat.width.toFixed(0)} × {cloth.mat.height.toFixed(0)} mm, cut as{" "}
+            mat {sizeText(cloth.mat.width, cloth.mat.height, scene.unit)}, cut as{" "}
             {cloth.profile.name.toLowerCase()}
           </span>
         </div>

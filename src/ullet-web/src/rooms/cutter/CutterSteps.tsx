@@ -7,6 +7,7 @@ import { FileChooser } from "../../parts/fields/FileChooser";
 import { Choice } from "../../parts/fields/Choice";
 import { LengthField } from "../../parts/fields/LengthField";
 import { NumberField } from "../../parts/fields/NumberField";
+import { sizeText } from "../../state/lengths";
 import { CutterReport } from "./CutterReport";
 import type { Corner, Cutter } from "./useCutter";
 import { Tick } from "../../parts/fields/Tick";
@@ -52,9 +53,8 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
         <p className="text-[14px]">
           {file && read ? (
             <>
-              <strong>{file.name}</strong>: frame {read.frame.width.toFixed(1)} ×{" "}
-              {read.frame.height.toFixed(1)} mm, {read.lines.length}{" "}
-              {read.lines.length === 1 ? "line" : "lines"}.
+              <strong>{file.name}</strong>: frame {sizeText(read.frame.width, read.frame.height, scene.unit)},{" "}
+              {read.lines.length} {read.lines.length === 1 ? "line" : "lines"}.
               {read.mirrored ? ` Mirrored already: ${read.mirrored}.` : " Not mirrored."}
             </>
           ) : (
@@ -140,7 +140,7 @@ export function CutterSteps({ scene, cloth, cutter }: Props) {
         ) : null}
       </Step>
       <Step number={5} title="Cut">
-        <CutterReport cutter={cutter} />
+        <CutterReport cutter={cutter} unit={scene.unit} />
       </Step>
     </ol>
   );

@@ -2,6 +2,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { useEdits } from "../../api/edits";
 import type { SheetShape } from "../../api/client";
 import { MatGround, MatPicture } from "../../parts/MatGround";
+import { sizeText } from "../../state/lengths";
 import { useView } from "../../state/view";
 import { MarginLine } from "./MarginLine";
 import { MatNumbers } from "./MatNumbers";
@@ -96,7 +97,7 @@ export function Mat({ projectId, scene, cloth, sheet, chosen, choose }: TablePro
   };
 
   const words = sheet.shapes.map(
-    (shape) => `${shape.name} ${shape.box.width.toFixed(1)} by ${shape.box.height.toFixed(1)} mm`,
+    (shape) => `${shape.name} ${sizeText(shape.box.width, shape.box.height, scene.unit).replace("×", "by")}`,
   );
   return (
     <div className="flex min-h-0 flex-1 flex-col p-3">

@@ -13,14 +13,18 @@ export function RehearsalRoom() {
   const [chosen, setChosen] = useState("");
   const hooping = scene?.guides.some((guide) => guide.id === chosen) ? chosen : "";
   const rehearsal = useQuery({
-    queryKey: ["rehearsal", id, scene?.head, hooping],
+    queryKey: ["rehearsal", id, scene?.head, hooping, scene?.unit],
     enabled: scene !== undefined,
     queryFn: async ({ signal }) => {
       const file = await fetchFile(
         `/api/projects/${id}/program.ulst?despite=true${hooping ? `&hooping=${hooping}` : ""}`,
         signal,
       );
-      return sendFile<Rehearsal>("/api/devices/machine/rehearse", file, "text/plain");
+      return sendFile<Rehearsal>(
+        `/api/devices/machine/rehearse?unit=${scene?.unit ?? "millimetre"}`,
+        file,
+        "text/plain",
+      );
     },
   });
   return (

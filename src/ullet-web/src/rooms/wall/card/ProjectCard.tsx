@@ -9,7 +9,9 @@ import { LengthField } from "../../../parts/fields/LengthField";
 import { IconButton } from "../../../parts/IconButton";
 import { Section } from "../../../parts/Section";
 import { ClothSwatch, ThreadSwatch } from "../../../parts/Swatch";
+import { Tick } from "../../../parts/fields/Tick";
 import { duration, sizeText } from "../../../state/lengths";
+import { useUnits } from "../../../state/units";
 import { ClothPanel } from "../stuff/ClothPanel";
 import { Colourways } from "../stuff/Colourways";
 import { PatternFields } from "./PatternFields";
@@ -23,6 +25,7 @@ interface Props {
 /** The card when nothing is selected: the hooping, the whole design, cloths and threads. */
 export function ProjectCard({ projectId, scene }: Props) {
   const { design, hooping } = scene;
+  const { stitchesInMm, setStitchesInMm } = useUnits();
   const edits = useEdits(projectId);
   return (
     <div>
@@ -48,6 +51,13 @@ export function ProjectCard({ projectId, scene }: Props) {
           <dt className="text-muted">Time with hands</dt>
           <dd className="text-right whitespace-nowrap">{duration(scene.seconds)}</dd>
         </dl>
+        {scene.unit === "inch" ? (
+          <Tick
+            label="Covers and stitches in mm all the same"
+            checked={stitchesInMm}
+            onChanged={setStitchesInMm}
+          />
+        ) : null}
         {scene.design ? (
           <Button onClick={() => edits.edit({ edit: "addBasting" })}>Baste round the design</Button>
         ) : null}

@@ -11,7 +11,7 @@ import {
 import { Choice } from "../../../parts/fields/Choice";
 import { LengthField } from "../../../parts/fields/LengthField";
 import { FormPanel } from "../../../parts/FormPanel";
-import { sizeText } from "../../../state/lengths";
+import { sizeText, withUnit } from "../../../state/lengths";
 import { say } from "../../../state/messages";
 
 interface Props {
@@ -91,7 +91,7 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
         <div className="flex min-h-0 items-center justify-center rounded-card border border-line bg-chalk p-3">
           <svg
             role="img"
-            aria-label={`The drawing, ${box.width.toFixed(1)} by ${box.height.toFixed(1)} mm`}
+            aria-label={`The drawing, ${sizeText(box.width, box.height, scene.unit).replace("×", "by")}`}
             className="h-full w-full"
             viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
           >
@@ -119,9 +119,7 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
         <div className="space-y-3 overflow-y-auto pr-1">
           <dl className="rounded-card bg-chalk px-3 py-2">
             <dt className="text-[13px] text-muted">True size on the wall</dt>
-            <dd className="text-[19px] font-semibold">
-              {sizeText(box.width, box.height, scene.unit)}
-            </dd>
+            <dd className="text-[19px] font-semibold">{sizeText(box.width, box.height, scene.unit)}</dd>
             <dd className="text-muted">
               {sizeText(box.width, box.height, scene.unit === "inch" ? "millimetre" : "inch")}
             </dd>
@@ -135,7 +133,12 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
               options={[
                 ...(UNITS.some(({ value }) => Number(value) === wish.mmPerUnit)
                   ? []
-                  : [{ value: "", label: wish.width == null ? "unclear: made this large" : "as the width says" }]),
+                  : [
+                      {
+                        value: "",
+                        label: wish.width == null ? "unclear: made this large" : "as the width says",
+                      },
+                    ]),
                 ...UNITS,
               ]}
               onChosen={(unit) =>
@@ -158,7 +161,11 @@ export function ImportPanel({ projectId, scene, imported, onClose }: Props) {
               {drawing.lines} open {drawing.lines === 1 ? "line" : "lines"}
               {drawing.lines ? ", sewn as lines" : ""}
             </li>
-            {drawing.tooSmall ? <li>{drawing.tooSmall} left out for being under 1 mm</li> : null}
+            {drawing.tooSmall ? (
+              <li>
+                {drawing.tooSmall} left out for being under {withUnit(1, scene.unit)}
+              </li>
+            ) : null}
             {drawing.leftOut.map((words) => (
               <li key={words} className="text-madder">
                 {words}

@@ -1,6 +1,6 @@
 import { Download } from "lucide-react";
 import { buttonClass } from "../../../../parts/Button";
-import { sizeText } from "../../../../state/lengths";
+import { sizeText, withUnit } from "../../../../state/lengths";
 import type { ElementProps } from "../../card/elementProps";
 
 /** What is cut for this piece, at which size. */
@@ -15,7 +15,7 @@ export function CutFacts({ projectId, scene, element }: ElementProps) {
         {shape.kind === "only"
           ? `Cut out of ${sheet.clothName}, as large as it is drawn; nothing is sewn on it.`
           : shape.kind === "template"
-            ? `A rough piece of ${sheet.clothName}, ${shape.allowance.toFixed(0)} mm larger all round; it is trimmed in the hoop.`
+            ? `A rough piece of ${sheet.clothName}, ${withUnit(shape.allowance, scene.unit)} larger all round; it is trimmed in the hoop.`
             : `The exact piece of ${sheet.clothName}, as large as the placement line.`}
       </p>
       {shapes.length > 1 ? (

@@ -1,6 +1,7 @@
 import { useEdits } from "../../../../api/edits";
 import { LengthField } from "../../../../parts/fields/LengthField";
 import { Segments } from "../../../../parts/fields/Segments";
+import { stitchText, useStitchUnit } from "../../../../state/units";
 import type { ClothProps } from "../../card/elementProps";
 import { newest } from "../../card/newest";
 
@@ -8,6 +9,7 @@ import { newest } from "../../card/newest";
 export function OutlineFields({ projectId, scene, element }: ClothProps) {
   const edits = useEdits(projectId);
   const { leaves, drift, isSet, cutsAsSewn, isCut } = element.making.outline;
+  const unit = useStitchUnit();
   if (leaves === 0 && !isSet) return null;
   const take = (part: { drift?: number; cutsAsSewn?: boolean }) =>
     edits.edit((now) => {
@@ -25,7 +27,7 @@ export function OutlineFields({ projectId, scene, element }: ClothProps) {
       <p className="text-[13px]">
         {leaves === 0
           ? "Stitches follow the outline exactly."
-          : `Thread can’t follow all of this outline; stitches lie up to ${leaves.toFixed(2)} mm beside it.`}
+          : `Thread can’t follow all of this outline; stitches lie up to ${stitchText(leaves, unit, 2)} beside it.`}
       </p>
       <LengthField
         label="How far they may"

@@ -1,3 +1,4 @@
+import type { Unit } from "../../../../api/client";
 import { isFormed } from "../../../../api/elements";
 import { useEdits } from "../../../../api/edits";
 import { useCatalogue } from "../../../../api/queries";
@@ -5,6 +6,7 @@ import { Button } from "../../../../parts/Button";
 import { Section } from "../../../../parts/Section";
 import { ClothSwatch } from "../../../../parts/Swatch";
 import type { ClothProps } from "../../card/elementProps";
+import { stitchText, useStitchUnit } from "../../../../state/units";
 import type { WallMaking } from "../module";
 import { ClothAndMethod } from "./ClothAndMethod";
 import { CoverFields } from "./CoverFields";
@@ -18,22 +20,27 @@ export const cloth: WallMaking<"cloth"> = {
   Icon: ({ scene, element }) => (
     <ClothSwatch cloth={scene.cloths.find(({ id }) => id === element.making.clothId)} />
   ),
-  Card: (props) => (
+  Card,
+  Further,
+  calledAlso: () => "",
+};
+
+function Card(props: ClothProps) {
+  const unit = useStitchUnit();
+  return (
     <>
       <Section title="Cloth & method">
         <ClothAndMethod {...props} />
       </Section>
-      <Section title="Cover" startsOpen={!isFormed(props.element, "words")} brief={coverBrief(props)}>
+      <Section title="Cover" startsOpen={!isFormed(props.element, "words")} brief={coverBrief(props, unit)}>
         <CoverFields {...props} />
       </Section>
       <Section title="Edge match" startsOpen={false} brief="chart and mends">
         <EdgeMatchFields {...props} />
       </Section>
     </>
-  ),
-  Further,
-  calledAlso: () => "",
-};
+  );
+}
 
 function Further(props: ClothProps) {
   const { projectId, element } = props;
@@ -65,10 +72,10 @@ function Further(props: ClothProps) {
   );
 }
 
-function coverBrief({ element }: ClothProps): string {
+function coverBrief({ element }: ClothProps, unit: Unit): string {
   const { cover, stages } = element.making;
   if (stages.cover.off) return "off";
   return cover.kind === "bean" || cover.kind === "rawEdge"
-    ? `${cover.inset.toFixed(1)} mm inside`
-    : `${cover.width.toFixed(1)} mm wide`;
+    ? `${stitchText(cover.inset, unit)} inside`
+    : `${stitchText(cover.width, unit)} wide`;
 }

@@ -5,6 +5,7 @@ import { Choice } from "../../../../parts/fields/Choice";
 import { NumberField } from "../../../../parts/fields/NumberField";
 import { SlideField } from "../../../../parts/fields/SlideField";
 import { Tick } from "../../../../parts/fields/Tick";
+import { perLength, useStitchUnit } from "../../../../state/units";
 import { TextButton } from "../../../../parts/TextButton";
 import { useView } from "../../../../state/view";
 import type { ElementProps } from "../../card/elementProps";
@@ -17,6 +18,7 @@ export function RowFields({ projectId, scene, element }: ElementProps<Made<"fill
   const catalogue = useCatalogue().data;
   const { change, slide } = useFilled(projectId, element);
   const { set, spacing, compensation, stitchLength, said } = element.making;
+  const unit = useStitchUnit();
   if (!catalogue) return null;
   const usual = scene.threads.find((thread) => thread.id === scene.hooping.coverThreadId);
   const thread = scene.threads.find((known) => known.id === set.threadId) ?? usual;
@@ -57,7 +59,7 @@ export function RowFields({ projectId, scene, element }: ElementProps<Made<"fill
         unit="mm"
         digits={2}
         ends={["denser", "looser"]}
-        hint={`${(10 / spacing).toFixed(0)} rows to the cm`}
+        hint={perLength(spacing, unit, "rows")}
         onSlide={(next) => slide({ spacing: next })}
         onTaken={(next) => change({ spacing: next })}
       />

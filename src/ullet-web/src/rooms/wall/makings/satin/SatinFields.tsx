@@ -1,6 +1,7 @@
 import type { Made } from "../../../../api/elements";
 import { useCatalogue } from "../../../../api/queries";
 import { SlideField } from "../../../../parts/fields/SlideField";
+import { perLength, useStitchUnit } from "../../../../state/units";
 import type { ElementProps } from "../../card/elementProps";
 import { CompensationField } from "../CompensationField";
 import { ThreadChoice } from "../ThreadChoice";
@@ -12,6 +13,7 @@ export function SatinFields({ projectId, scene, element }: ElementProps<Made<"sa
   const catalogue = useCatalogue().data;
   const { change, slide } = useSatin(projectId, element);
   const { set, spacing, compensation, said, underlay } = element.making;
+  const unit = useStitchUnit();
   if (!catalogue) return null;
   const usual = scene.threads.find((thread) => thread.id === scene.hooping.coverThreadId);
   return (
@@ -34,7 +36,7 @@ export function SatinFields({ projectId, scene, element }: ElementProps<Made<"sa
         unit="mm"
         digits={2}
         ends={["denser", "looser"]}
-        hint={`${(10 / spacing).toFixed(0)} strokes to the cm`}
+        hint={perLength(spacing, unit, "strokes")}
         onSlide={(next) => slide({ spacing: next })}
         onTaken={(next) => change({ spacing: next })}
       />

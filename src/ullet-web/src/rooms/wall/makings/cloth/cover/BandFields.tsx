@@ -1,3 +1,4 @@
+import { perLength, stitchText, useStitchUnit } from "../../../../../state/units";
 import { CoverSlide } from "./CoverSlide";
 import type { CoverProps } from "./coverProps";
 import { Tick } from "../../../../../parts/fields/Tick";
@@ -5,6 +6,7 @@ import { Tick } from "../../../../../parts/fields/Tick";
 /** Width, spacing, inside share and compensation of a cover that lies across the edge. */
 export function BandFields({ catalogue, cover, take, slide, set }: CoverProps) {
   const { kind, spacing } = cover;
+  const unit = useStitchUnit();
   const on = { cover, take, slide };
   const isDense = kind === "satin";
   const isStrokes = isDense || kind === "zigzag";
@@ -19,7 +21,7 @@ export function BandFields({ catalogue, cover, take, slide, set }: CoverProps) {
         ends={["narrower", "wider"]}
         hint={
           kind === "blanket"
-            ? `bites ${cover.inside.toFixed(1)} mm, spine ${cover.outside.toFixed(1)} mm outside`
+            ? `bites ${stitchText(cover.inside, unit)}, spine ${stitchText(cover.outside, unit)} outside`
             : undefined
         }
       />
@@ -33,7 +35,7 @@ export function BandFields({ catalogue, cover, take, slide, set }: CoverProps) {
           step={isDense ? 0.01 : 0.05}
           digits={2}
           ends={["denser", "looser"]}
-          hint={`${(10 / spacing).toFixed(0)} strokes to the cm`}
+          hint={perLength(spacing, unit, "strokes")}
         />
       ) : (
         <CoverSlide
