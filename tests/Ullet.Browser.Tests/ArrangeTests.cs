@@ -19,7 +19,7 @@ public sealed class ArrangeTests(UlletSite site) : BrowserTest(site), IClassFixt
             var boxes = Outlines(visitor);
             Assert.All(boxes, box => Assert.Equal(boxes[2].Width, box.Width, 0.01));
             visitor.Choose("Line up with", "what is selected");
-            visitor.Click("button", "Space evenly down");
+            visitor.Click("button", "Equal gaps down");
             boxes = [.. Outlines(visitor).OrderBy(box => box.Y)];
             Assert.Equal(boxes[1].Y - boxes[0].Y - boxes[0].Height, boxes[2].Y - boxes[1].Y - boxes[1].Height, 0.01);
             visitor.Click("button", "Centre as one");
@@ -98,7 +98,7 @@ public sealed class ArrangeTests(UlletSite site) : BrowserTest(site), IClassFixt
             Assert.Equal(["Ellipse", "Heart", "Star"], visitor.Stack());
             visitor.Choose("Cloth", "hay felt");
             visitor.Press(Keys.Escape);
-            visitor.Click("button", "Select by cloth, thread or stage");
+            visitor.Click("button", "Select by cloth, thread, kind or stage");
             visitor.Click("button", "clay cotton");
             visitor.WaitForText("Centre as one");
         });

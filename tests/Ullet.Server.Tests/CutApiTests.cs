@@ -21,7 +21,7 @@ public sealed class CutApiTests(TestServer server) : IClassFixture<TestServer>
         using var answer = await server.Client.GetAsync($"/api/projects/{id}/cut.{format}?cloth=straw&trial=true");
         Assert.Equal(type, answer.Content.Headers.ContentType!.MediaType);
         Assert.Equal(
-            $"plot-14-pennant cut straw-felt 168x184mm.{format}",
+            $"Plot 14 pennant cut straw felt 168x184mm.{format}",
             answer.Content.Headers.ContentDisposition!.FileNameStar
         );
         Assert.Contains(

@@ -18,7 +18,7 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
     public async Task Catalogue_OffersWhatCanBeChosen_AndEveryShapeCanBeAdded()
     {
         var catalogue = await server.Get("/api/catalogue");
-        Assert.Equal(9, catalogue["shapes"]!.AsArray().Count);
+        Assert.Equal(19, catalogue["shapes"]!.AsArray().Count);
         Assert.Equal(
             ["trimInTheHoop", "cutBeforehand", "markedOnCloth", "laidFirst", "rawEdge", "setBehind"],
             catalogue["methods"]!.AsArray().Select(m => (string)m!["id"]!)
@@ -87,12 +87,12 @@ public sealed class ReferenceTests(TestServer server) : IClassFixture<TestServer
     }
 
     [Theory]
-    [InlineData("program.ulst", "plot-14-harvest-patch 108x126mm CODE.ulst")]
-    [InlineData("program.csv", "plot-14-harvest-patch 108x126mm CODE.csv")]
-    [InlineData("booklet.pdf?paper=letter", "plot-14-harvest-patch 108x126mm CODE booklet.pdf")]
-    [InlineData("cut.svg?cloth=beet", "plot-14-harvest-patch cut beetroot-cotton 74x80mm.svg")]
-    [InlineData("cut.svg?element=e2", "plot-14-harvest-patch cut left-leaf 28x42mm.svg")]
-    [InlineData("project.ullet", "plot-14-harvest-patch.ullet")]
+    [InlineData("program.ulst", "Plot 14 harvest patch 108x126mm CODE.ulst")]
+    [InlineData("program.csv", "Plot 14 harvest patch 108x126mm CODE.csv")]
+    [InlineData("booklet.pdf?paper=letter", "Plot 14 harvest patch 108x126mm CODE booklet.pdf")]
+    [InlineData("cut.svg?cloth=beet", "Plot 14 harvest patch cut beetroot cotton 74x80mm.svg")]
+    [InlineData("cut.svg?element=e2", "Plot 14 harvest patch cut Left leaf 28x42mm.svg")]
+    [InlineData("project.ullet", "Plot 14 harvest patch.ullet")]
     public async Task Files_CarryProjectSizeAndClothInTheirNames(string path, string name)
     {
         var shelf = (await server.Get("/api/projects")).AsArray();

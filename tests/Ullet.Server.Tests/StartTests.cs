@@ -154,7 +154,7 @@ public sealed class StartTests : IDisposable
         var (code, said, complaint) = await ServerProcess.Run("rescue", "--data", _data, "--to", folder);
         Assert.True(code == 0, said + complaint);
         Assert.Equal(
-            ["plot-1", "plot-2", "plot-3"],
+            ["Plot 1", "Plot 2", "Plot 3"],
             Directory.GetFiles(folder, "*.ullet").Select(file => Path.GetFileName(file)[..6]).Order()
         );
         Assert.Equal(before, File.ReadAllBytes(Database));

@@ -58,6 +58,10 @@ internal sealed class CutterCheck : ICheck
         var element = input.Project.Find(worst.Shape.ElementId);
         var (width, needed) = LengthsApart.Mm(worst.Width, least);
         var more = fine.Count > 1 ? $" There are {fine.Count} such places." : "";
+        Mend? taller =
+            element is { Form: TextForm, PatternPart: null, IsLocked: false }
+                ? new TallerLettersMend(element.Id, Math.Ceiling(input.CapHeightOf(element) * least / worst.Width * 10) / 10)
+                : null;
         Mend? mend =
             element is null || element.PatternPart is not null ? null
             : fine.TrueForAll(each => each.IsHole)
@@ -70,10 +74,13 @@ internal sealed class CutterCheck : ICheck
             FindingLevel.Warn,
             element?.Id,
             worst.Shape.Kind == CutKind.Layer ? null : worst.Box.Centre,
-            $"A {(worst.IsHole ? "hole" : "part")} of {worst.Shape.Name} is {width} across; cut as {profile.Name.ToLowerInvariant()}, "
+            $"A {(worst.IsHole ? worst.Shape.HoleName : "part")} of {worst.Shape.Name} is {width} across; cut as {profile.Name.ToLowerInvariant()}, "
                 + $"what is under {needed} does not come out clean.{more} Make it larger, or leave it out.",
-            mend
-        );
+            taller ?? mend
+        )
+        {
+            OtherMends = taller is not null && mend is not null ? [mend] : [],
+        };
     }
 
     /// <summary>A part or a hole of a cut shape.</summary>

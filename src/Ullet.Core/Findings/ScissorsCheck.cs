@@ -38,7 +38,7 @@ internal sealed class ScissorsCheck : ICheck
                 FindingLevel.Warn,
                 group.Key,
                 box.Centre,
-                $"{piece.Name} is {size}: scissors can't go round a piece under {needed} in the hoop.{others} Cut it beforehand, or "
+                $"{piece.Name} is {size}: in the hoop, scissors can't go round a piece under {needed}.{others} Cut it beforehand, or "
                     + "sew it in thread.",
                 element.Element.PatternPart is null ? new CutBeforehandMend(element.Id) : null
             )

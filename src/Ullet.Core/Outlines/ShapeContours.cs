@@ -46,6 +46,10 @@ public static class ShapeContours
         return Fitted(raw, width, height).Oriented(clockwise: true);
     }
 
+    /// <summary>Width over height that a shape is drawn with where nobody asks for another; 1 for those that are at home in a square.</summary>
+    public static double Proportions(ShapeSource shape) =>
+        shape is ReadyShape ready && ReadyContours.Make(ready.Kind).Bounds() is var box ? box.Width / box.Height : 1;
+
     private static Contour Fitted(Contour contour, double width, double height) =>
         contour.Transform(Fit(contour.Bounds(), width, height));
 

@@ -18,7 +18,7 @@ internal static class RingPlace
     internal const double Radius = 6;
 
     /// <summary>Cloth left round the ring, and between it and what is cut, mm.</summary>
-    internal const double Room = 3;
+    internal const double Room = 4.5;
 
     /// <summary>The ring's middle on the mat; null where there is no room beside the frame.</summary>
     /// <param name="frame">The box of what is cut, mm on the mat.</param>

@@ -241,7 +241,13 @@ internal static class ReferenceEndpoints
             .. ShapeNames.Offered.Select(shape => new ShapeChoice(
                 ShapeNames.Of(shape),
                 shape,
-                PathText.Of(ShapeContours.Outline(shape, ShapeChoice.Side, ShapeChoice.Side))
+                PathText.Of(
+                    ShapeContours.Outline(
+                        shape,
+                        ShapeChoice.Side * Math.Min(1, ShapeContours.Proportions(shape)),
+                        ShapeChoice.Side / Math.Max(1, ShapeContours.Proportions(shape))
+                    )
+                )
             )),
         ],
         OperationChoice.All,

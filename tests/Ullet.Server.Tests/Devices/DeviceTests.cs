@@ -97,7 +97,7 @@ public sealed class DeviceTests(TestServer server) : IClassFixture<TestServer>
         Assert.Equal(8, zip.Entries.Count(entry => entry.FullName.StartsWith("cut/", StringComparison.Ordinal)));
         Assert.All(
             zip.Entries,
-            entry => Assert.StartsWith("plot-14-harvest-patch", entry.Name, StringComparison.Ordinal)
+            entry => Assert.StartsWith("Plot 14 harvest patch", entry.Name, StringComparison.Ordinal)
         );
         Assert.All(zip.Entries, entry => Assert.True(entry.Length > 100));
     }

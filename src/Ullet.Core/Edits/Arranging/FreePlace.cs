@@ -21,6 +21,8 @@ internal static class FreePlace
     internal static Point Of(Box size, IEnumerable<Box> neighbours, Box field)
     {
         ImmutableArray<Box> taken = [.. neighbours.Where(box => !box.IsEmpty)];
+        // What is larger than the field stands out of it on both sides, not below it.
+        field = field.Union(Box.Centred(size.Width, size.Height).Moved(field.Centre.X, field.Centre.Y));
         var (across, down) = (Math.Max(size.Width, 1) + Gap, Math.Max(size.Height, 1) + Gap);
         var inside = Steps()
             .Select(step => new Point(step.Column * across, step.Row * down))

@@ -13,8 +13,11 @@ public sealed record AddPiece : Edit
 
     public required ShapeSource Shape { get; init; }
 
-    /// <summary>Where it goes; null for a free place, the field's centre first, at <see cref="UsualSize"/> or half of the field.</summary>
+    /// <summary>Where it goes; null for the field's centre at <see cref="UsualSize"/> or half of the field.</summary>
     public ElementBox? Box { get; init; }
+
+    /// <summary>True to look for a place, without a box, on which no other shape lies: the centre first.</summary>
+    public bool Aside { get; init; }
 
     /// <summary>A name; null for the shape's own.</summary>
     public string? Name { get; init; }
@@ -57,15 +60,21 @@ public sealed record AddPiece : Edit
         };
     }
 
-    /// <summary>A box of a size where no other shape lies.</summary>
-    private static ElementBox Placed(double size, Project project, EditContext context)
+    /// <summary>A box with a larger side of a size, in the shape's own proportions.</summary>
+    private ElementBox Placed(double size, Project project, EditContext context)
     {
+        var ratio = ShapeContours.Proportions(Shape);
+        var (width, height) = (size * Math.Min(1, ratio), size / Math.Max(1, ratio));
+        if (!Aside)
+        {
+            return new ElementBox(0, 0, width, height, 0);
+        }
         var place = FreePlace.Of(
-            Geometry.Box.Centred(size, size),
+            Geometry.Box.Centred(width, height),
             FreePlace.Alike<ShapeForm>(project, context),
             FreePlace.Field(project)
         );
-        return new ElementBox(place.X, place.Y, size, size, 0);
+        return new ElementBox(place.X, place.Y, width, height, 0);
     }
 
     /// <summary>New cloth as it begins: as chosen last in the project.</summary>

@@ -113,7 +113,7 @@ internal sealed class CoverWidthTrait : AppliedTrait
 {
     public override string Id => "coverWidth";
 
-    public override string Name => "Cover's width";
+    public override string Name => "Cover width";
 
     public override TraitSource Source => TraitSource.Length;
 
@@ -129,7 +129,7 @@ internal sealed class CoverSpacingTrait : AppliedTrait
 {
     public override string Id => "coverSpacing";
 
-    public override string Name => "Cover's spacing";
+    public override string Name => "Cover spacing";
 
     public override TraitSource Source => TraitSource.Length;
 

@@ -145,7 +145,8 @@ public sealed record AddWords : Edit
         if (FitWidth is not null || FitHeight is not null)
         {
             // What is sewn reaches as far beyond the letters as their making does: the gap is kept to the thread.
-            var cover = 2 * MakingModules.Of(words).Beyond(words, project);
+            var cover =
+                2 * Math.Max(MakingModules.Of(words).Beyond(words, project), Bands.Outside(words, project));
             return Math.Min(
                 FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
                 FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue

@@ -3,7 +3,7 @@ import { useEdits } from "../api/edits";
 import type { Edit, Scene } from "../api/client";
 import { Choice } from "../parts/fields/Choice";
 import { HoopPanel } from "./HoopPanel";
-import { hoopText, useHoopOptions } from "./hoops";
+import { hooped, hoopText, useHoopOptions } from "./hoops";
 
 interface Props {
   projectId: string;
@@ -28,11 +28,12 @@ export function HoopChoice({ projectId, scene }: Props) {
       <Choice
         label="Hoop, sewing field"
         labelHidden
-        className="w-[182px] text-[14px]"
+        className="w-[142px] max-xl:w-[124px]"
         value={now?.key ?? "now"}
         options={[
           ...(now ? [] : [{ value: "now", label: nameOf(own, hoopText(own, scene.unit)) }]),
-          ...options.map((each) => ({ value: each.key, label: each.label })),
+          // What is chosen is told shortly: it stands in the header.
+          ...options.map((each) => ({ value: each.key, label: each === now ? each.brief : each.label })),
           ...(hoop.fieldWidth === hoop.fieldHeight ? [] : [{ value: TURN, label: "Turn the hoop" }]),
           { value: ASK, label: "Another hoop…" },
         ]}
@@ -63,18 +64,6 @@ const sized = ({ width, height }: { width: number; height: number }): Edit => ({
   edit: "setHooping",
   fieldWidth: width,
   fieldHeight: height,
-});
-
-/** The edit that takes a hoop with all that is known of it. */
-export const hooped = (hoop: Hoop): Edit => ({
-  edit: "setHooping",
-  fieldWidth: hoop.fieldWidth,
-  fieldHeight: hoop.fieldHeight,
-  hoopName: hoop.name,
-  middleX: hoop.middleX ?? 0,
-  middleY: hoop.middleY ?? 0,
-  marginAcross: hoop.marginAcross ?? 0,
-  marginDown: hoop.marginDown ?? 0,
 });
 
 const TURNED: Edit = { edit: "setHooping", turnHoop: true };

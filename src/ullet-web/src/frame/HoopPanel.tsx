@@ -8,9 +8,8 @@ import { LengthField } from "../parts/fields/LengthField";
 import { Tick } from "../parts/fields/Tick";
 import { FormPanel } from "../parts/FormPanel";
 import { IconButton } from "../parts/IconButton";
-import { sizeText } from "../state/lengths";
-import { hooped } from "./HoopChoice";
-import { HOOPS_KEY, useOwnHoops } from "./hoops";
+import { shown, sizeText, withUnit } from "../state/lengths";
+import { hooped, HOOPS_KEY, useOwnHoops } from "./hoops";
 
 interface Props {
   projectId: string;
@@ -68,7 +67,7 @@ export function HoopPanel({ projectId, scene, onClose }: Props) {
     <FormPanel
       title="Another hoop"
       action="Use this hoop"
-      hint="The sewing field, not the frame: 30 to 1,000 mm."
+      hint={`The sewing field, not the frame: ${shown(30, scene.unit)} to ${withUnit(1000, scene.unit)}.`}
       onSent={use}
       onClose={onClose}
     >

@@ -14,7 +14,7 @@ const KEYS = [
   ["Shift+F10, right button", "What can be done with the selection"],
   ["Double click", "Into a group, or one letter of words"],
   ["T", "Set new words; Ctrl+Enter sets them"],
-  ["Tab · Ctrl+Enter in words", "The next words · more words like these"],
+  ["Tab · Alt+Enter in words", "The next words · more words like these"],
   ["L", "Select the next element like this one"],
   ["M", "Measure"],
   ["P", "Draw with the pen"],

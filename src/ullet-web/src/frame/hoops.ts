@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { answered, api, type Schemas, type Unit } from "../api/client";
+import { answered, api, type Edit, type Schemas, type Unit } from "../api/client";
 import { useCatalogue } from "../api/queries";
 import { sizeText } from "../state/lengths";
 
@@ -21,6 +21,8 @@ export interface HoopOption {
   /** Names it in a list. */
   key: string;
   label: string;
+  /** The same as shortly as it can be. */
+  brief: string;
   width: number;
   height: number;
   own: OwnHoop | null;
@@ -34,6 +36,7 @@ export function useHoopOptions(unit: Unit): HoopOption[] {
     ...own.map((each) => ({
       key: each.id,
       label: `${each.hoop.name} (${sizeText(each.hoop.fieldWidth, each.hoop.fieldHeight, unit)})`,
+      brief: each.hoop.name,
       width: each.hoop.fieldWidth,
       height: each.hoop.fieldHeight,
       own: each,
@@ -41,6 +44,7 @@ export function useHoopOptions(unit: Unit): HoopOption[] {
     ...trade.map((each) => ({
       key: `${each.fieldWidth}x${each.fieldHeight}`,
       label: hoopText(each, unit),
+      brief: hoopText(each, unit).split(" · ")[0] ?? "",
       width: each.fieldWidth,
       height: each.fieldHeight,
       own: null,
@@ -59,3 +63,15 @@ export function hoopText(
 }
 
 const plain = (mm: number) => String(Math.round(mm * 10) / 10);
+
+/** The edit that takes a hoop with all that is known of it. */
+export const hooped = (hoop: OwnHoop["hoop"]): Edit => ({
+  edit: "setHooping",
+  fieldWidth: hoop.fieldWidth,
+  fieldHeight: hoop.fieldHeight,
+  hoopName: hoop.name,
+  middleX: hoop.middleX ?? 0,
+  middleY: hoop.middleY ?? 0,
+  marginAcross: hoop.marginAcross ?? 0,
+  marginDown: hoop.marginDown ?? 0,
+});

@@ -35,7 +35,7 @@ export function WordsArea({ label, value, rows = 2, onTyped, begins, onBegun, on
       onBlur={() => field.take()}
       onKeyDown={(event) => {
         const control = event.ctrlKey || event.metaKey;
-        if (event.key === "Enter" && control) field.take();
+        if (event.key === "Enter" && (control || event.altKey)) field.take();
         if (onKey?.(event)) event.preventDefault();
         field.onKeyDown(event);
       }}

@@ -13,7 +13,7 @@ interface Props {
 export function MatNumbers({ shapes, size, drag }: Props) {
   return shapes.map((shape, i) => {
     const moves = drag !== null && drag.shape.unit === shape.unit;
-    const at = placeOf(shape, size);
+    const at = placeOf(shape, shapes, size);
     return (
       <g
         key={markOf(shape)}
@@ -32,11 +32,23 @@ export function MatNumbers({ shapes, size, drag }: Props) {
 /** So many badges wide a shape is large enough to bear one on its corner. */
 const ROOMY = 3.4;
 
-/** At the upper left corner; clear of a shape that is narrow, where the mat has room beside it. */
-function placeOf({ box }: SheetShape, size: number) {
-  const away = size * 0.95;
-  if (Math.min(box.width, box.height) >= ROOMY * 2 * 0.8 * size) return { x: box.x, y: box.y };
-  return box.width <= box.height
-    ? { x: Math.max(box.x - away, away - 3), y: box.y + Math.min(size, box.height / 2) }
-    : { x: box.x + Math.min(size, box.width / 2), y: Math.max(box.y - away, away - 3) };
+/** At a roomy shape's upper left corner; beside a narrow one, where nothing else lies: above, to the left, below, to the right. */
+function placeOf(shape: SheetShape, shapes: SheetShape[], size: number) {
+  const { box } = shape;
+  const radius = size * 0.8;
+  if (Math.min(box.width, box.height) >= ROOMY * 2 * radius) return { x: box.x, y: box.y };
+  const away = radius + 0.6;
+  const [left, top] = [box.x + Math.min(radius, box.width / 2), box.y + Math.min(radius, box.height / 2)];
+  const places = [
+    { x: left, y: box.y - away },
+    { x: box.x - away, y: top },
+    { x: left, y: box.y + box.height + away },
+    { x: box.x + box.width + away, y: top },
+  ];
+  const isFree = ({ x, y }: { x: number; y: number }) =>
+    x > -3 && y > -3 && shapes.every(({ box: other }) => distance(other, x, y) >= radius * 0.8);
+  return places.find(isFree) ?? { x: box.x, y: box.y - away };
 }
+
+const distance = (box: SheetShape["box"], x: number, y: number) =>
+  Math.hypot(Math.max(box.x - x, x - box.x - box.width, 0), Math.max(box.y - y, y - box.y - box.height, 0));

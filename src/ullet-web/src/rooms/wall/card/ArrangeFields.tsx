@@ -38,8 +38,16 @@ const LINES: { line: AlignLine; label: string; icon: LucideIcon }[] = [
 
 const EYE_LINES: { line: AlignLine; label: string; words: string }[] = [
   { line: "baseline", label: "Stand all on one baseline", words: "Baseline" },
-  { line: "opticalCentre", label: "Align across by the middle that the eye finds", words: "By eye across" },
-  { line: "opticalMiddle", label: "Align down by the middle that the eye finds", words: "By eye down" },
+  {
+    line: "opticalCentre",
+    label: "By eye across, middle on middle as the form balances",
+    words: "By eye across",
+  },
+  {
+    line: "opticalMiddle",
+    label: "By eye down, middle on middle as the form balances",
+    words: "By eye down",
+  },
 ];
 
 /** Lining up, spacing and centring, against the hoop, each other, or an element that stays. */

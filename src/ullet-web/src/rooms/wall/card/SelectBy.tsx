@@ -50,7 +50,9 @@ export function SelectBy({ scene }: { scene: Scene }) {
           {selection.length === 1 ? (
             <Pick disabled={next === null} onPick={() => (next === null ? undefined : choose([next]))}>
               {next === null ? "No other one like this" : "The next like this"}
-              <span className="ml-auto text-[13px] text-muted">L</span>
+              <span className="ml-auto text-[13px] text-muted" aria-hidden>
+                L
+              </span>
             </Pick>
           ) : null}
           {(catalogue?.traits ?? [])
@@ -70,7 +72,7 @@ export function SelectBy({ scene }: { scene: Scene }) {
                     <Pick key={word} onPick={() => take((element) => wordsOf(trait, element).includes(word))}>
                       <Mark trait={trait} scene={scene} word={word} />
                       <span className="min-w-0 truncate">{names.get(word) ?? word}</span>
-                      <span className="ml-auto pl-2 text-[13px] text-muted">
+                      <span className="ml-auto pl-2 text-[13px] text-muted" aria-hidden>
                         {scene.elements.filter((element) => wordsOf(trait, element).includes(word)).length}
                       </span>
                     </Pick>

@@ -161,7 +161,7 @@ function ShapeVerb({ projectId }: { projectId: string }) {
 
   const add = (shape: ShapeSource) => {
     setOpen(false);
-    void edits.add({ edit: "addPiece", shape });
+    void edits.add({ edit: "addPiece", shape, aside: true });
   };
 
   return (

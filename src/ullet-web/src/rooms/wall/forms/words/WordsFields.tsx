@@ -42,7 +42,7 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
         onKey={onKey}
       />
       <p className="text-[13px] text-muted">
-        {scene.reading.length > 1 ? "Tab: the next words · " : ""}Ctrl+Enter: more words like these
+        {scene.reading.length > 1 ? "Tab: the next words · " : ""}Alt+Enter: more words like these
       </p>
       <TextField
         label="In the groups"

@@ -6,7 +6,7 @@ import type { WordsProps } from "../../card/elementProps";
 /** What words say that nobody has typed yet; they are selected, to be typed over. */
 const UNTYPED = "New words";
 
-/** From words to words by keys: Tab goes to the next ones as they are read, Ctrl+Enter sets more like these. Past the last ones, and
+/** From words to words by keys: Tab goes to the next ones as they are read, Alt+Enter sets more like these. Past the last ones, and
  * before the first, Tab goes on through the card as everywhere. */
 export function useNextWords(projectId: string, scene: WordsProps["scene"], element: WordsProps["element"]) {
   const edits = useEdits(projectId);
@@ -35,7 +35,7 @@ export function useNextWords(projectId: string, scene: WordsProps["scene"], elem
 
   const onKey = (event: KeyboardEvent): boolean => {
     if (event.key === "Tab" && !event.ctrlKey && !event.altKey) return go(event.shiftKey ? -1 : 1);
-    if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
+    if (event.key === "Enter" && event.altKey) {
       void more();
       return true;
     }
