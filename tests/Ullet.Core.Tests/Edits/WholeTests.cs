@@ -159,12 +159,15 @@ public sealed class WholeTests
         var project = SampleProject.Empty(100, 100);
         for (var i = 0; i < 9; i++)
         {
-            project = SampleProject.Apply(project, new AddPiece
+            project = SampleProject.Apply(
+                project,
+                new AddPiece
                 {
                     Shape = new HeartShape(),
                     ClothId = "beet",
                     Aside = true,
-                });
+                }
+            );
         }
         var boxes = project.Elements.Select(element => Outline(project, element.Id).Bounds()).ToList();
         Assert.All(boxes, box => Assert.Single(boxes, other => other.Overlaps(box)));
