@@ -41,6 +41,12 @@ if (args is ["carve"])
     carved.ToList().ForEach(Console.WriteLine);
     return carved.All(ratio => ratio.Holds) ? 0 : 1;
 }
+if (args is ["many"])
+{
+    var many = ManyBench.Run();
+    many.ToList().ForEach(Console.WriteLine);
+    return many.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["plan"])
 {
     var planned = PlanBench.Run();

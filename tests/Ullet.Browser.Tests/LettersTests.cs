@@ -31,7 +31,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
 
             visitor.ChooseFile("Drawing file", Sample("leaf.svg", Leaf));
             visitor.WaitForText("50.8 × 25.4 mm");
-            visitor.WaitForText("2.000 × 1.000 in");
+            visitor.WaitForText("2 × 1 in");
             visitor.WaitForText("This size is the file’s own.");
             visitor.Click("button", "Put on the wall");
             visitor.WaitForValue("Name", "leaf");

@@ -125,6 +125,7 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
             NewProject(visitor, "Layers");
             AddShape(visitor, "Ellipse");
             AddShape(visitor, "Heart");
+            visitor.Type("Down", "0");
             visitor.Type("Across", "25");
             SelectInStack(visitor, "Ellipse");
             visitor.Click("button", "Edge");

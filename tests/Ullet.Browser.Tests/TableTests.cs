@@ -110,7 +110,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.WaitForText("The hole is stitched and cut as well.");
             visitor.Type("Hole width", "6");
             visitor.Run("document.querySelector('header [data-level]').click()");
-            visitor.WaitForText("scissors need about 8 mm");
+            visitor.WaitForText("scissors need about 8.0 mm");
             visitor.Press(Keys.Escape);
             visitor.Choose("Hole", "none");
             visitor.WaitForNoText("The hole is stitched and cut as well.");
@@ -124,10 +124,10 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             AddShape(visitor, "Shield");
             visitor.Type("Height", "120");
             visitor.WaitForValue("Height", "120.0");
-            visitor.Choose("Hoop, sewing field", "100 × 100 mm");
+            visitor.Choose("Hoop, sewing field", "100 × 100 mm · 4 × 4 in");
             visitor.WaitForText("1 finding");
             visitor.Click("button", "1 finding");
-            visitor.Click("button", "Use the 130 × 180 hoop");
+            visitor.Click("button", "Use the 130 × 180 hoop (5 × 7 in)");
             visitor.WaitForText("No findings");
         });
 

@@ -58,10 +58,12 @@ internal sealed class CutterCheck : ICheck
         var element = input.Project.Find(worst.Shape.ElementId);
         var (width, needed) = LengthsApart.Mm(worst.Width, least);
         var more = fine.Count > 1 ? $" There are {fine.Count} such places." : "";
-        Mend? taller =
-            element is { Form: TextForm, PatternPart: null, IsLocked: false }
-                ? new TallerLettersMend(element.Id, Math.Ceiling(input.CapHeightOf(element) * least / worst.Width * 10) / 10)
-                : null;
+        Mend? taller = element is { Form: TextForm, PatternPart: null, IsLocked: false }
+            ? new TallerLettersMend(
+                element.Id,
+                Math.Ceiling(input.CapHeightOf(element) * least / worst.Width * 10) / 10
+            )
+            : null;
         Mend? mend =
             element is null || element.PatternPart is not null ? null
             : fine.TrueForAll(each => each.IsHole)

@@ -92,6 +92,7 @@ public static class Checks
         new HeatCheck(),
         new BehindCheck(),
         new PanelEdgeCheck(),
+        new OverTopstitchingCheck(),
         new HolesCheck(),
         new ScissorsCheck(),
         new LettersTouchCheck(),

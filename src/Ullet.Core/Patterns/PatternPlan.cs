@@ -26,6 +26,9 @@ public sealed record PatternPlan(
     /// <summary>The seam that closes it: stitching near it would be caught by the presser foot or the turn. Null for none.</summary>
     public string? ClosingSeamId { get; init; }
 
+    /// <summary>Lines that are seen on the finished thing and that nothing is to lie on: topstitching along folds.</summary>
+    public ImmutableArray<string> SeenLineIds { get; init; } = [];
+
     /// <summary>What is laid on the hoop's back, mm: it must lie within the hoop's inner ring. Null for nothing.</summary>
     public Box? Behind { get; init; }
 

@@ -45,7 +45,12 @@ public sealed record CutterSetup
     public double? Already { get; init; }
 
     /// <summary>Near which corner of what is cut a test ring is tried; bottom right unless given.</summary>
-    public RingCorner? Corner { get; init; }
+    public string? Corner { get; init; }
+
+    private RingCorner? Near =>
+        Enum.GetValues<RingCorner>()
+            .Cast<RingCorner?>()
+            .FirstOrDefault(corner => string.Equals(corner.ToString(), Corner, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>The left edge of what is cut on the mat, mm; with the three that follow, for a test ring.</summary>
     public double? FrameX { get; init; }
@@ -62,7 +67,7 @@ public sealed record CutterSetup
             ? RingPlace.Of(
                 new Core.Geometry.Box(x, y, x + width, y + height),
                 new Core.Geometry.Box(0, 0, MatWidth ?? CutLimits.LargestMat, MatHeight ?? CutLimits.LargestMat),
-                Corner ?? RingCorner.BottomRight
+                Near ?? RingCorner.BottomRight
             )
             : null;
 
@@ -76,6 +81,15 @@ public sealed record CutterSetup
         ?? Of(FrameY, -2000, 4000, "mm", "The frame's place down", "frameY")
         ?? Of(FrameWidth, 0, 4000, "mm", "The frame's width", "frameWidth")
         ?? Of(FrameHeight, 0, 4000, "mm", "The frame's height", "frameHeight")
+        ?? (
+            Corner is null || Near is not null
+                ? null
+                : new Refusal(
+                    "corner-unknown",
+                    "corner",
+                    $"A test ring is cut near the topLeft, topRight, bottomLeft or bottomRight corner; \"{Corner}\" is none."
+                )
+        )
         ?? Of(Depth, 0.1, 5, "mm", "The depth of the blade", "depth")
         ?? Of(Pressure, 0.05, 1, "", "The pressure", "pressure")
         ?? Of(Speed, 1, 500, "mm/s", "The speed", "speed")

@@ -57,7 +57,7 @@ internal static class DeviceEndpoints
         HttpRequest request,
         Workbench bench,
         CancellationToken cancellation,
-        LengthUnit unit = LengthUnit.Millimetre
+        string unit = "millimetre"
     )
     {
         var file = await Bytes(request, cancellation);
@@ -68,8 +68,11 @@ internal static class DeviceEndpoints
                 file.Then(bytes => StitchListReader.Read(bytes))
                     .Then(program => (Result<Rehearsal>)StandInMachine.Run(program))
         );
-        return run.IsOk ? TypedResults.Ok(RehearsedWords.In(run.Value, unit)) : Problems.Of(run.Refusal!);
+        return run.IsOk ? TypedResults.Ok(RehearsedWords.In(run.Value, UnitOf(unit))) : Problems.Of(run.Refusal!);
     }
+
+    private static LengthUnit UnitOf(string unit) =>
+        unit.Equals("inch", StringComparison.OrdinalIgnoreCase) ? LengthUnit.Inch : LengthUnit.Millimetre;
 
     private static async Task<Results<Ok<DryRun>, ProblemHttpResult>> DryRun(
         HttpRequest request,

@@ -26,6 +26,25 @@ public sealed class PatternChecksTests
     }
 
     [Fact]
+    public void AName_OverTheTopstitching_IsFound_WhereItLiesOnIt()
+    {
+        var pouch = PatternSamples.Make("zip-pouch");
+        var outline = SampleProject.Context.Evaluator.OutlineOf(pouch.Find("p-top-stitch")!).Bounds();
+        var name = SampleProject.Context.Evaluator.OutlineOf(pouch.Find("p-name")!).Bounds();
+        Assert.DoesNotContain(SampleProject.Evaluate(pouch).Findings, finding => finding.Code == "over-topstitching");
+        var moved = SampleProject.Apply(
+            pouch,
+            new MoveElements
+            {
+                ElementIds = ["p-name"],
+                X = 0,
+                Y = outline.MaxY - name.MinY - 0.5,
+            }
+        );
+        Assert.Equal("p-name", Found(moved, "over-topstitching").ElementId);
+    }
+
+    [Fact]
     public void AZone_OfTheUsersOwn_IsHeldAgainstNeedlePoints()
     {
         var project = SampleProject.Apply(

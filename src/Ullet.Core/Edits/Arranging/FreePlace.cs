@@ -30,25 +30,27 @@ internal static class FreePlace
             .Prepend(Below(size, taken))
             .Prepend(new Point(-size.Centre.X, -size.Centre.Y) + field.Centre)
             .Where(place => field.Contains(size.Moved(place.X, place.Y), slack: 0.01));
-        foreach (var place in inside)
+        var places = inside.ToList();
+        // With a gap where there is room for one, side by side where there is not.
+        foreach (var gap in new[] { Gap / 4, -0.01 })
         {
-            if (IsFree(size, place, taken))
+            if (places.FindIndex(place => IsFree(size, place, taken, gap)) is >= 0 and var at)
             {
-                return place;
+                return places[at];
             }
         }
         return Enumerable
             .Range(0, taken.Length + 1)
             .Select(row => new Point(0, field.MaxY + (down / 2) + (row * down) - ((size.MinY + size.MaxY) / 2)))
-            .First(place => IsFree(size, place, taken) || place.Y > field.MaxY + (taken.Length * down));
+            .First(place => IsFree(size, place, taken, Gap / 4) || place.Y > field.MaxY + (taken.Length * down));
     }
 
     /// <summary>Just below all that is there.</summary>
     private static Point Below(Box size, ImmutableArray<Box> taken) =>
         taken.IsEmpty ? Point.Zero : new Point(0, taken.Max(box => box.MaxY) + Gap - size.MinY);
 
-    private static bool IsFree(Box size, Point at, ImmutableArray<Box> taken) =>
-        size.Moved(at.X, at.Y).Grown(Gap / 4) is var box && !taken.Any(other => other.Overlaps(box));
+    private static bool IsFree(Box size, Point at, ImmutableArray<Box> taken, double gap) =>
+        size.Moved(at.X, at.Y).Grown(gap) is var box && !taken.Any(other => other.Overlaps(box));
 
     /// <summary>Rows and columns from the middle: down before up, so that what is set in a row is read in that order; the middle column
     /// first.</summary>
@@ -68,6 +70,13 @@ internal static class FreePlace
             yield return new Point(0, y);
         }
     }
+
+    /// <summary>A neighbour so many times taller is what new words are set on: an initial under a name.</summary>
+    private const double GroundTimes = 2.5;
+
+    /// <summary>The boxes of words beside which new ones of a height go, covers counted in, mm.</summary>
+    internal static IEnumerable<Box> Words(double height, Project project, EditContext context) =>
+        Alike<TextForm>(project, context).Where(box => box.Height < GroundTimes * height);
 
     /// <summary>The boxes of the elements of one kind of form, covers counted in, mm.</summary>
     internal static IEnumerable<Box> Alike<TForm>(Project project, EditContext context)

@@ -11,12 +11,15 @@ public sealed record AddPiece : Edit
     /// <summary>The side that a new piece gets at most when no size is given, mm.</summary>
     public const double UsualSize = 60;
 
+    /// <summary>Middles nearer to each other than this are one, mm.</summary>
+    private const double SameMiddle = 2;
+
     public required ShapeSource Shape { get; init; }
 
     /// <summary>Where it goes; null for the field's centre at <see cref="UsualSize"/> or half of the field.</summary>
     public ElementBox? Box { get; init; }
 
-    /// <summary>True to look for a place, without a box, on which no other shape lies: the centre first.</summary>
+    /// <summary>True to look for another place, without a box, where a shape lies in the field's very middle already.</summary>
     public bool Aside { get; init; }
 
     /// <summary>A name; null for the shape's own.</summary>
@@ -65,15 +68,12 @@ public sealed record AddPiece : Edit
     {
         var ratio = ShapeContours.Proportions(Shape);
         var (width, height) = (size * Math.Min(1, ratio), size / Math.Max(1, ratio));
-        if (!Aside)
+        var others = FreePlace.Alike<ShapeForm>(project, context).ToList();
+        if (!Aside || !others.Exists(other => other.Centre.DistanceTo(FreePlace.Field(project).Centre) < SameMiddle))
         {
             return new ElementBox(0, 0, width, height, 0);
         }
-        var place = FreePlace.Of(
-            Geometry.Box.Centred(width, height),
-            FreePlace.Alike<ShapeForm>(project, context),
-            FreePlace.Field(project)
-        );
+        var place = FreePlace.Of(Geometry.Box.Centred(width, height), others, FreePlace.Field(project));
         return new ElementBox(place.X, place.Y, width, height, 0);
     }
 

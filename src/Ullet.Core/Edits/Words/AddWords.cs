@@ -132,7 +132,7 @@ public sealed record AddWords : Edit
     private static ElementBox Placed(ElementBox box, Element words, Project project, EditContext context)
     {
         var size = Bands.CoveredBoxOf(words with { Box = box with { X = 0, Y = 0 } }, project, context);
-        var place = FreePlace.Of(size, FreePlace.Alike<TextForm>(project, context), FreePlace.Field(project));
+        var place = FreePlace.Of(size, FreePlace.Words(size.Height, project, context), FreePlace.Field(project));
         return box with { X = place.X, Y = place.Y };
     }
 
@@ -145,8 +145,7 @@ public sealed record AddWords : Edit
         if (FitWidth is not null || FitHeight is not null)
         {
             // What is sewn reaches as far beyond the letters as their making does: the gap is kept to the thread.
-            var cover =
-                2 * Math.Max(MakingModules.Of(words).Beyond(words, project), Bands.Outside(words, project));
+            var cover = 2 * Math.Max(MakingModules.Of(words).Beyond(words, project), Bands.Outside(words, project));
             return Math.Min(
                 FitWidth is { } across ? (across - cover) / ink.Width : double.MaxValue,
                 FitHeight is { } down ? (down - cover) / ink.Height : double.MaxValue

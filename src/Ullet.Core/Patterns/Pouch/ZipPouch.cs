@@ -159,6 +159,7 @@ public sealed class ZipPouch : IPattern
         )
         {
             ClosingSeamId = ZipPouchParts.ClosingSeam.ElementId,
+            SeenLineIds = [ZipPouchParts.TopStitch.ElementId],
         };
     }
 

@@ -24,12 +24,18 @@ export function paintHoop(ctx: CanvasRenderingContext2D, drawing: Drawing, frame
   ctx.strokeStyle = "rgb(29 42 58 / 0.45)";
   ctx.setLineDash([1.2, 1.2]);
   ctx.strokeRect(-w / 2, -h / 2, w, h);
+  const { marginAcross = 0, marginDown = 0, middleX = 0, middleY = 0 } = drawing.scene.hooping.hoop;
+  if (marginAcross > 0 || marginDown > 0) {
+    // What the owner keeps free: finer than the field's own edge.
+    ctx.setLineDash([0.4, 1.6]);
+    ctx.strokeRect(-w / 2 + marginAcross, -h / 2 + marginDown, w - 2 * marginAcross, h - 2 * marginDown);
+  }
   ctx.setLineDash([]);
   ctx.beginPath();
-  ctx.moveTo(-2.5, 0);
-  ctx.lineTo(2.5, 0);
-  ctx.moveTo(0, -2.5);
-  ctx.lineTo(0, 2.5);
+  ctx.moveTo(middleX - 2.5, middleY);
+  ctx.lineTo(middleX + 2.5, middleY);
+  ctx.moveTo(middleX, middleY - 2.5);
+  ctx.lineTo(middleX, middleY + 2.5);
   ctx.stroke();
 }
 

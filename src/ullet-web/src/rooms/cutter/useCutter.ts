@@ -61,7 +61,7 @@ const addressOf = (
     already: String(already),
     ...(frame
       ? {
-          corner: setting.corner.charAt(0).toUpperCase() + setting.corner.slice(1),
+          corner: setting.corner,
           frameX: String(frame.x),
           frameY: String(frame.y),
           frameWidth: String(frame.width),

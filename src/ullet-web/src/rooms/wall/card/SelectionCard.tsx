@@ -27,7 +27,6 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
   const select = useView((view) => view.select);
   const offers = useOffers(projectId, scene, chosen);
   const whole = wholeBox(chosen);
-  const isDrawing = chosen.some((element) => element.isSketchPart);
   return (
     <div>
       <h2 className="px-4 pt-3 pb-2 font-head text-[17px] font-semibold">{chosen.length} elements</h2>
@@ -41,7 +40,7 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
         <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
         <StateButtons projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
-      <Section title="Drawing" startsOpen={isDrawing} brief="another way, on the shelf">
+      <Section title="Drawing" brief="another way, on the shelf">
         <SketchWays projectId={projectId} chosen={chosen} />
         <KeepSketch projectId={projectId} chosen={chosen} />
       </Section>
