@@ -6,6 +6,7 @@ import { Choice } from "../../../parts/fields/Choice";
 import { LengthField } from "../../../parts/fields/LengthField";
 import { TextField } from "../../../parts/fields/TextField";
 import { ClothSwatch, ThreadSwatch } from "../../../parts/Swatch";
+import { useStitchUnit } from "../../../state/units";
 import { choicesOf, common, type TraitRow } from "./traits";
 
 interface Props {
@@ -36,6 +37,7 @@ const MIXED = "\u0000mixed";
 function TraitField({ projectId, scene, chosen, trait }: Props & { trait: TraitRow }) {
   const edits = useEdits(projectId);
   const fonts = useFonts().data ?? [];
+  const stitchUnit = useStitchUnit();
   const having = chosen.filter((element) => element.traits[trait.id]);
   const value = common(trait, having);
   const set = (part: { word: string } | { length: number }) =>
@@ -53,7 +55,8 @@ function TraitField({ projectId, scene, chosen, trait }: Props & { trait: TraitR
       <LengthField
         label={label}
         value={value ? value.length : null}
-        unit={scene.unit}
+        unit={trait.id.startsWith("cover") ? stitchUnit : scene.unit}
+        digits={value && Math.abs(value.length * 10 - Math.round(value.length * 10)) > 1e-6 ? 2 : 1}
         onTyped={(length) => set({ length })}
       />
     );
