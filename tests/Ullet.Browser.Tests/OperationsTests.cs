@@ -137,6 +137,7 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
 
             visitor.Press(Keys.Escape);
             visitor.Press(Keys.Control, "a");
+            visitor.Click("button", "Combine");
             visitor.WaitForText("Element that changes");
             AssertAccessible(visitor, "card of several");
             visitor.Click("button", "Carve");

@@ -50,6 +50,18 @@ public sealed class WholeTests
     }
 
     [Theory]
+    [InlineData(60, 40, false)]
+    [InlineData(128, 146, true)]
+    public void ANewShape_GoesBesideWhatLiesInTheMiddle_OntoWhatFillsTheHoop(double width, double height, bool onto)
+    {
+        var ground = SampleProject.Apply(SampleProject.Empty(), Rectangle(0, 0, width, height));
+        var both = SampleProject.Apply(ground, new AddPiece { Shape = new HeartShape(), Aside = true });
+        var box = both.Elements[^1].Box;
+        Assert.Equal(onto, box.X == 0 && box.Y == 0);
+        Assert.InRange(Math.Abs(box.Y) + (box.Height / 2), 0, both.Hooping.Hoop.Usable.Height / 2);
+    }
+
+    [Theory]
     [InlineData(30)]
     [InlineData(-90)]
     [InlineData(725)]

@@ -21,8 +21,27 @@ internal static class FreePlace
     internal static Point Of(Box size, IEnumerable<Box> neighbours, Box field)
     {
         ImmutableArray<Box> taken = [.. neighbours.Where(box => !box.IsEmpty)];
+        return InField(size, taken, field) ?? BelowField(size, taken, Around(size, field));
+    }
+
+    /// <summary>As <see cref="Of"/>, but where the field is taken by a ground, on the ground: a heart goes onto the shield that fills
+    /// the hoop, never out of it.</summary>
+    /// <inheritdoc cref="Of" path="/param"/>
+    internal static Point OnGround(Box size, IEnumerable<Box> neighbours, Box field)
+    {
+        ImmutableArray<Box> taken = [.. neighbours.Where(box => !box.IsEmpty)];
+        var lying = size.Moved(field.Centre.X, field.Centre.Y).Grown(Gap);
+        return InField(size, taken, field)
+            ?? (taken.Any(box => box.Contains(lying)) ? field.Centre : BelowField(size, taken, Around(size, field)));
+    }
+
+    private static Box Around(Box size, Box field) =>
+        field.Union(Box.Centred(size.Width, size.Height).Moved(field.Centre.X, field.Centre.Y));
+
+    private static Point? InField(Box size, ImmutableArray<Box> taken, Box hoop)
+    {
         // What is larger than the field stands out of it on both sides, not below it.
-        field = field.Union(Box.Centred(size.Width, size.Height).Moved(field.Centre.X, field.Centre.Y));
+        var field = Around(size, hoop);
         var (across, down) = (Math.Max(size.Width, 1) + Gap, Math.Max(size.Height, 1) + Gap);
         var inside = Steps()
             .Select(step => new Point(step.Column * across, step.Row * down))
@@ -39,6 +58,12 @@ internal static class FreePlace
                 return places[at];
             }
         }
+        return null;
+    }
+
+    private static Point BelowField(Box size, ImmutableArray<Box> taken, Box field)
+    {
+        var down = Math.Max(size.Height, 1) + Gap;
         return Enumerable
             .Range(0, taken.Length + 1)
             .Select(row => new Point(0, field.MaxY + (down / 2) + (row * down) - ((size.MinY + size.MaxY) / 2)))

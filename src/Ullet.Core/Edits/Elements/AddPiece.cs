@@ -73,7 +73,7 @@ public sealed record AddPiece : Edit
         {
             return new ElementBox(0, 0, width, height, 0);
         }
-        var place = FreePlace.Of(Geometry.Box.Centred(width, height), others, FreePlace.Field(project));
+        var place = FreePlace.OnGround(Geometry.Box.Centred(width, height), others, FreePlace.Field(project));
         return new ElementBox(place.X, place.Y, width, height, 0);
     }
 

@@ -73,7 +73,7 @@ public sealed record AddSketch : Edit
     internal Geometry.Point Place(Project project, EditContext context) =>
         X is not null || Y is not null
             ? new Geometry.Point(X ?? 0, Y ?? 0)
-            : FreePlace.Of(
+            : FreePlace.OnGround(
                 Geometry.Box.Centred(Size, Size),
                 project
                     .Elements.Where(element => element.Sketch is not null)

@@ -41,12 +41,12 @@ const EYE_LINES: { line: AlignLine; label: string; words: string }[] = [
   {
     line: "opticalCentre",
     label: "By eye across, middle on middle as the form balances",
-    words: "By eye across",
+    words: "Eye across",
   },
   {
     line: "opticalMiddle",
     label: "By eye down, middle on middle as the form balances",
-    words: "By eye down",
+    words: "Eye down",
   },
 ];
 
