@@ -57,7 +57,7 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             Keep(visitor, "wall-letters");
             visitor.Click("button", "Letters");
             visitor.Fill("Words to set", "Rowan");
-            visitor.WaitForText("too thin");
+            visitor.WaitUntilIdle();
             Keep(visitor, "font-chooser");
             visitor.Press(OpenQA.Selenium.Keys.Escape);
             visitor.Click("button", "Mock-up");
