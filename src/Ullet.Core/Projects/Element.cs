@@ -152,4 +152,9 @@ public sealed record ElementBox(double X, double Y, double Width, double Height,
 
     /// <summary>How far the form leans to the right before it is flipped and turned, degrees; -60 to 60.</summary>
     public double Skew { get; init; }
+
+    /// <summary>True where its sides are neither level nor upright on the wall: such a form can't be stretched along one of the wall's
+    /// axes.</summary>
+    [JsonIgnore]
+    public bool IsAskew => Math.Abs(Math.IEEERemainder(Rotation, 90)) > 0.01 || Skew != 0;
 }

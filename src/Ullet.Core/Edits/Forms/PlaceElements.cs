@@ -111,7 +111,7 @@ public sealed record PlaceElements : Edit
             );
         }
         // A form that stands askew can only grow as a whole.
-        return KeepProportions || elements.Any(element => IsAskew(element.Box))
+        return KeepProportions || elements.Any(element => element.Box.IsAskew)
             ? Alike(across, down)
             : (across ?? 1, down ?? 1);
     }
@@ -127,7 +127,4 @@ public sealed record PlaceElements : Edit
     }
 
     private static bool IsUpright(double rotation) => Math.Abs(Math.IEEERemainder(rotation, 180)) < 45;
-
-    private static bool IsAskew(ElementBox box) =>
-        Math.Abs(Math.IEEERemainder(box.Rotation, 90)) > 0.01 || box.Skew != 0;
 }

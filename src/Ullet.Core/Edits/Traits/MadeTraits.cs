@@ -9,18 +9,8 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>What its form is called: "Heart", "Words".</summary>
-internal sealed class KindTrait : Trait
+internal sealed class KindTrait() : Trait("kind", "Kind", TraitSource.Choices)
 {
-    public override string Id => "kind";
-
-    public override string Name => "Kind";
-
-    public override TraitSource Source => TraitSource.Choices;
-
-    public override bool SelectsBy => true;
-
-    public override bool CanBeSet => false;
-
     public override TraitValue? Of(Element element, Project project, Evaluator evaluator) =>
         new(FormModules.Of(element.Form).Called(element.Form));
 
@@ -29,18 +19,10 @@ internal sealed class KindTrait : Trait
 }
 
 /// <summary>What is made of its form.</summary>
-internal sealed class MakingTrait : Trait
+internal sealed class MakingTrait() : Trait("making", "Making", TraitSource.Choices)
 {
-    public override string Id => "making";
-
-    public override string Name => "Making";
-
-    public override TraitSource Source => TraitSource.Choices;
-
     public override ImmutableArray<TraitChoice> Choices =>
         [.. MakingModules.All.Select(module => new TraitChoice(module.Kind, module.Name))];
-
-    public override bool SelectsBy => true;
 
     public override TraitValue? Of(Element element, Project project, Evaluator evaluator) =>
         new(MakingModules.Of(element).Kind);
@@ -49,73 +31,50 @@ internal sealed class MakingTrait : Trait
         new SetMaking { ElementId = element.Id, Kind = value.Word };
 }
 
-/// <summary>The cloth that it is cut from.</summary>
-internal sealed class ClothTrait : Trait
+/// <summary>Something that elements name by its id, and may have none of: a cloth, a thread, a font.</summary>
+/// <param name="id">Its word in requests.</param>
+/// <param name="name">What a person calls it.</param>
+/// <param name="source">Where the ids come from.</param>
+/// <param name="read">The id that an element names; null for none.</param>
+/// <param name="given">The edit that gives another id to the element of an id.</param>
+internal sealed class NamedTrait(
+    string id,
+    string name,
+    TraitSource source,
+    Func<Element, Project, string?> read,
+    Func<string, string, Edit> given
+) : Trait(id, name, source)
 {
-    public override string Id => "cloth";
-
-    public override string Name => "Cloth";
-
-    public override TraitSource Source => TraitSource.Cloths;
-
-    public override bool SelectsBy => true;
-
     public override TraitValue? Of(Element element, Project project, Evaluator evaluator) =>
-        MakingModules.Of(element).ClothOf(element.Making) is { } id ? new TraitValue(id) : null;
+        read(element, project) is { } named ? new TraitValue(named) : null;
 
-    internal override Result<Edit> Given(Element element, TraitValue value) =>
-        new SetPieceCloth { ElementId = element.Id, ClothId = value.Word };
-}
-
-/// <summary>The thread of what is seen of it.</summary>
-internal sealed class ThreadTrait : Trait
-{
-    public override string Id => "thread";
-
-    public override string Name => "Thread";
-
-    public override TraitSource Source => TraitSource.Threads;
-
-    public override bool SelectsBy => true;
-
-    public override TraitValue? Of(Element element, Project project, Evaluator evaluator) =>
-        MakingModules.Of(element).ThreadOf(element.Making, project) is { } id ? new TraitValue(id) : null;
-
-    internal override Result<Edit> Given(Element element, TraitValue value) =>
-        new SetSeenThread { ElementId = element.Id, ThreadId = value.Word };
+    internal override Result<Edit> Given(Element element, TraitValue value) => given(element.Id, value.Word);
 }
 
 /// <summary>How a line is sewn.</summary>
 internal sealed class StitchTrait : Trait
 {
-    public override string Id => "stitch";
+    private readonly TraitKinds<LineKind> _kinds;
 
-    public override string Name => "Stitch";
+    internal StitchTrait()
+        : base("stitch", "Stitch", TraitSource.Choices)
+    {
+        SelectsBy = true;
+        _kinds = new(Name, LineTable.All.Select(row => (row.Kind, row.Name)));
+    }
 
-    public override TraitSource Source => TraitSource.Choices;
-
-    public override ImmutableArray<TraitChoice> Choices =>
-        [.. LineTable.All.Select(row => new TraitChoice(TraitWords.Of(row.Kind), row.Name))];
-
-    public override bool SelectsBy => true;
+    public override ImmutableArray<TraitChoice> Choices => _kinds.Choices;
 
     public override TraitValue? Of(Element element, Project project, Evaluator evaluator) =>
-        element.MadeAs<LineMaking>() is { } line ? new TraitValue(TraitWords.Of(line.Stitching.Kind)) : null;
+        element.MadeAs<LineMaking>() is { } line ? TraitKinds<LineKind>.Value(line.Stitching.Kind) : null;
 
     internal override Result<Edit> Given(Element element, TraitValue value) =>
-        TraitWords
-            .Read<LineKind>(value, Name, LineTable.All.Select(row => row.Kind))
-            .Then(kind =>
-                (Result<Edit>)
-                    new SetLine
-                    {
-                        ElementId = element.Id,
-                        Line = element.MadeAs<LineMaking>()!.Stitching with
-                        {
-                            Kind = kind,
-                            StitchLength = null,
-                            Width = null,
-                        },
-                    }
-            );
+        _kinds.Given(
+            value,
+            kind => new SetLine
+            {
+                ElementId = element.Id,
+                Line = element.MadeAs<LineMaking>()!.Stitching with { Kind = kind, StitchLength = null, Width = null },
+            }
+        );
 }

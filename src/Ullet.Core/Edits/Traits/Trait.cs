@@ -30,31 +30,41 @@ public enum TraitSource
 /// <summary>What a trait is of one element.</summary>
 /// <param name="Word">An id, a kind or a text; empty for a length.</param>
 /// <param name="Length">mm; 0 for anything but a length.</param>
-public sealed record TraitValue(string Word, double Length = 0);
+public sealed record TraitValue(string Word, double Length = 0)
+{
+    /// <summary>The words one by one, of a trait that can be several at once; null for one that can't.</summary>
+    public ImmutableArray<string>? Several { get; init; }
+
+    /// <summary>A length, mm.</summary>
+    internal static TraitValue Of(double length) => new("", length);
+}
 
 /// <summary>A value that can be chosen.</summary>
 public sealed record TraitChoice(string Word, string Name);
 
 /// <summary>Something that elements of several kinds have in common, so that it can be read, selected by and set for many at once.</summary>
-public abstract class Trait
+/// <param name="id">Its word in requests.</param>
+/// <param name="name">What a person calls it: "Thread".</param>
+/// <param name="source">Where its values come from.</param>
+public abstract class Trait(string id, string name, TraitSource source)
 {
     /// <summary>Its word in requests.</summary>
-    public abstract string Id { get; }
+    public string Id { get; } = id;
 
     /// <summary>What a person calls it: "Thread".</summary>
-    public abstract string Name { get; }
+    public string Name { get; } = name;
 
     /// <summary>Where its values come from.</summary>
-    public abstract TraitSource Source { get; }
+    public TraitSource Source { get; } = source;
 
     /// <summary>What can be chosen, for <see cref="TraitSource.Choices"/>; also for what is only told.</summary>
     public virtual ImmutableArray<TraitChoice> Choices => [];
 
     /// <summary>True where elements that share it can be selected together.</summary>
-    public virtual bool SelectsBy => false;
+    public bool SelectsBy { get; init; }
 
     /// <summary>False for what an element is, and can't be told to be.</summary>
-    public virtual bool CanBeSet => true;
+    public bool CanBeSet { get; init; } = true;
 
     /// <summary>What it is of an element; null where it means nothing there.</summary>
     public abstract TraitValue? Of(Element element, Project project, Evaluator evaluator);

@@ -26,7 +26,7 @@ namespace Ullet.Server.Scenes.Elements;
 /// <param name="NeededBy">The ids of the elements that are made with it.</param>
 /// <param name="Makings">What may be made of it, by the kinds' words; none for most parts of a pattern.</param>
 /// <param name="IsSketchPart">True for a part of a small drawing of our own.</param>
-/// <param name="GroupNames">The names of the groups that it stands in.</param>
+/// <param name="IsAskew">True where it can't be stretched along one of the wall's axes: with others it only grows evenly.</param>
 /// <param name="Traits">What it has in common with others, by the traits' words.</param>
 /// <param name="SketchWay">The way in which a body of one is made; null for anything else.</param>
 public sealed record ElementDto(
@@ -51,7 +51,7 @@ public sealed record ElementDto(
     ImmutableArray<string> Makings,
     bool IsSketchPart,
     SketchWay? SketchWay,
-    ImmutableArray<string> GroupNames,
+    bool IsAskew,
     IReadOnlyDictionary<string, TraitValue> Traits
 );
 

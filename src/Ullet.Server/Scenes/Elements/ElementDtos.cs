@@ -47,7 +47,7 @@ internal sealed class ElementDtos(Evaluator evaluator)
             SetMaking.KindsOf(element),
             SketchShelf.PartOf(element) is not null,
             SketchMaking.WayOf(element),
-            element.GroupNames,
+            element.Box.IsAskew,
             TraitTable.Of(element, evaluated.Project, evaluator)
         );
     }

@@ -16,13 +16,6 @@ export function wholeBox(elements: Element[]): ElementBox {
   };
 }
 
-/** True where a form stands askew, so that the whole can only grow evenly. */
-export function growsEvenly(elements: Element[]): boolean {
-  return elements.some(
-    ({ box }) => Math.abs(box.rotation - Math.round(box.rotation / 90) * 90) > 0.01 || (box.skew ?? 0) !== 0,
-  );
-}
-
 /** Where the elements' boxes come when their whole goes from one box to another, made larger and turned. */
 export function carriedAlong(elements: Element[], from: ElementBox, to: ElementBox): Map<string, ElementBox> {
   const [across, down] = [to.width / (from.width || 1), to.height / (from.height || 1)];

@@ -1,4 +1,3 @@
-import { Lock, LockOpen } from "lucide-react";
 import { useEdits } from "../../../api/edits";
 import type { Edit } from "../../../api/client";
 import { LengthField } from "../../../parts/fields/LengthField";
@@ -6,6 +5,7 @@ import { NumberField } from "../../../parts/fields/NumberField";
 import { sizeText } from "../../../state/lengths";
 import type { ElementProps } from "./elementProps";
 import { useProportions } from "./proportions";
+import { SizeFields } from "./SizeFields";
 import { Tick } from "../../../parts/fields/Tick";
 
 type Place = Partial<Omit<Extract<Edit, { edit: "placeElement" }>, "edit" | "elementId">>;
@@ -13,36 +13,13 @@ type Place = Partial<Omit<Extract<Edit, { edit: "placeElement" }>, "edit" | "ele
 /** Numbers for everything that can be dragged. */
 export function SizeAndPlace({ projectId, scene, element }: ElementProps) {
   const edits = useEdits(projectId);
-  const { locked, setLocked } = useProportions();
+  const { locked } = useProportions();
   const { box } = element;
   const place = (part: Place) =>
     edits.edit({ edit: "placeElement", elementId: element.id, keepProportions: locked, ...part });
   return (
     <>
-      <div className="grid grid-cols-[1fr_32px_1fr] items-end gap-1.5">
-        <LengthField
-          label="Width"
-          value={box.width}
-          unit={scene.unit}
-          onTyped={(width) => place({ width })}
-        />
-        <button
-          type="button"
-          aria-pressed={locked}
-          aria-label="Keep proportions"
-          title={locked ? "Width and height change together" : "Width and height change on their own"}
-          className="flex h-8 items-center justify-center rounded-card text-muted hover:bg-indigo-pale aria-pressed:text-indigo"
-          onClick={() => setLocked(!locked)}
-        >
-          {locked ? <Lock size={16} aria-hidden /> : <LockOpen size={16} aria-hidden />}
-        </button>
-        <LengthField
-          label="Height"
-          value={box.height}
-          unit={scene.unit}
-          onTyped={(height) => place({ height })}
-        />
-      </div>
+      <SizeFields size={box} unit={scene.unit} onTyped={place} />
       <div className="grid grid-cols-3 gap-1.5">
         <LengthField label="Across" value={box.x} unit={scene.unit} onTyped={(x) => place({ x })} />
         <LengthField label="Down" value={box.y} unit={scene.unit} onTyped={(y) => place({ y })} />

@@ -31,7 +31,7 @@ export function choicesOf(trait: TraitRow, scene: Scene, fonts: { id: string; na
 export function wordsOf(trait: TraitRow, element: Element): string[] {
   const value = element.traits[trait.id];
   if (!value) return [];
-  return trait.id === "groups" ? element.groupNames : [value.word];
+  return value.several ?? [value.word];
 }
 
 /** The one value that all of some elements have, or null where they differ. */

@@ -2,7 +2,7 @@ import type { Scene } from "../../../api/client";
 import { dragged, turnedTo } from "../../../canvas/boxes";
 import { toWorld, type Place } from "../../../canvas/camera";
 import { around, caught } from "../../../canvas/guides";
-import { carriedAlong, growsEvenly } from "../../../canvas/whole";
+import { carriedAlong } from "../../../canvas/whole";
 import { useView } from "../../../state/view";
 import { lockedProportions } from "../card/proportions";
 import type { WallView } from "../view/WallView";
@@ -67,7 +67,8 @@ const CARRIES: { [K in Work["kind"]]: Carry<K> } = {
     return { ...work, now };
   },
   scaleAll: (work, at, { view, keys }) => {
-    const keep = lockedProportions.get() !== keys.shiftKey || growsEvenly(work.elements);
+    const keep =
+      lockedProportions.get() !== keys.shiftKey || work.elements.some((element) => element.isAskew);
     const now = dragged(work.whole, work.handle, toWorld(view.camera, at), keep);
     view.move({
       ids: work.elements.map((element) => element.id),

@@ -46,7 +46,7 @@ export function WordsFields({ projectId, scene, element }: WordsProps) {
       </p>
       <TextField
         label="In the groups"
-        value={element.groupNames.join(", ")}
+        value={element.traits.groups?.word ?? ""}
         placeholder="such as: date, weight"
         onTyped={(names) => edits.edit({ edit: "nameGroups", elementIds: [element.id], names })}
       />
