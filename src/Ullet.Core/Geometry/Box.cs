@@ -55,10 +55,10 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
             Math.Max(MaxY, other.MaxY)
         );
 
-    /// <summary>Its corners, clockwise on screen from the top left.</summary>
     /// <summary>It as an area.</summary>
     public ImmutableArray<Region> Area() => [new Region(Ring.Of(Corners()), [])];
 
+    /// <summary>Its corners, clockwise on screen from the top left.</summary>
     public Point[] Corners() => [new(MinX, MinY), new(MaxX, MinY), new(MaxX, MaxY), new(MinX, MaxY)];
 
     public Box Moved(double x, double y) => IsEmpty ? this : new Box(MinX + x, MinY + y, MaxX + x, MaxY + y);

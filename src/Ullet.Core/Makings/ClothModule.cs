@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -16,9 +15,8 @@ internal sealed class ClothModule : MakingModule<ClothMaking>
     public override string Summary => "A piece of cloth is laid and sewn on, and its edge covered.";
 
     public override string? Unfit(Element element) =>
-        element.FormedAs<TextForm>() is { } words && SingleLineFonts.Has(words.FontId)
-            ? $"{element.Name} is set in letters of single lines, which enclose nothing that could be cut. Choose another font, or sew it as a line or in satin."
-            : NeedsArea(element, "cloth");
+        NeedsLettersToCut(element, "Choose another font, or sew it as a line or in satin.")
+        ?? NeedsArea(element, "cloth");
 
     public override Making Begun(Element element, Project project) =>
         project.Habits.Begun(

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -16,9 +15,7 @@ internal sealed class CutOnlyModule : MakingModule<CutOnlyMaking>
     public override string Summary => "Only cut out, with no stitch at all: signs, iron-on film, things to glue.";
 
     public override string? Unfit(Element element) =>
-        element.FormedAs<TextForm>() is { } words && SingleLineFonts.Has(words.FontId)
-            ? $"{element.Name} is set in letters of single lines, which enclose nothing that could be cut. Choose another font."
-            : NeedsArea(element, "a cut shape");
+        NeedsLettersToCut(element, "Choose another font.") ?? NeedsArea(element, "a cut shape");
 
     /// <summary>From the cloth it was made of; else from the cloth that was cut only last; else from the usual one.</summary>
     public override Making Begun(Element element, Project project) =>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Lettering;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -186,6 +187,14 @@ public abstract class MakingModule<TMaking> : IMakingModule
     private protected static string? NeedsArea(Element element, string what) =>
         element.FormedAs<DrawingForm>() is { IsOpen: true }
             ? $"{element.Name} is an open line, which encloses nothing; {what} needs an edge that closes. Join its ends first."
+            : null;
+
+    /// <summary>Says that what is cut needs letters with an area, where the font is one of single lines.</summary>
+    /// <param name="element">Words, or anything else.</param>
+    /// <param name="instead">A sentence with what to do.</param>
+    private protected static string? NeedsLettersToCut(Element element, string instead) =>
+        element.FormedAs<TextForm>() is { } words && SingleLineFonts.Has(words.FontId)
+            ? $"{element.Name} is set in letters of single lines, which enclose nothing that could be cut. {instead}"
             : null;
 }
 
