@@ -12,29 +12,21 @@ public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
     /// <summary>Sides of a sewing field, mm.</summary>
     public static readonly (double Least, double Most) Side = (30, 1000);
 
-    /// <summary>The sizes offered, smallest first; sewing fields as the trade states them.</summary>
-    public static readonly ImmutableArray<Hoop> Catalogue =
+    /// <summary>The sizes that the trade sells, smallest first: sewing fields in mm as it states them, and what owners call them in
+    /// inches, which are not their fields to the hundredth.</summary>
+    private static readonly ImmutableArray<(Hoop Hoop, string Across, string Down)> Trade =
     [
-        new("100 × 100", 100, 100),
-        new("130 × 180", 130, 180),
-        new("150 × 150", 150, 150),
-        new("160 × 260", 160, 260),
-        new("200 × 200", 200, 200),
-        new("200 × 300", 200, 300),
-        new("240 × 360", 240, 360),
+        (new("100 × 100", 100, 100), "4", "4"),
+        (new("130 × 180", 130, 180), "5", "7"),
+        (new("150 × 150", 150, 150), "6", "6"),
+        (new("160 × 260", 160, 260), "6", "10"),
+        (new("200 × 200", 200, 200), "8", "8"),
+        (new("200 × 300", 200, 300), "8", "12"),
+        (new("240 × 360", 240, 360), "9½", "14"),
     ];
 
-    /// <summary>What owners call the hoops of the catalogue in inches, in the same order: not their fields to the hundredth.</summary>
-    private static readonly ImmutableArray<string> InInches =
-    [
-        "4 × 4",
-        "5 × 7",
-        "6 × 6",
-        "6 × 10",
-        "8 × 8",
-        "8 × 12",
-        "9½ × 14",
-    ];
+    /// <summary>The hoops offered, smallest first.</summary>
+    public static readonly ImmutableArray<Hoop> Catalogue = [.. Trade.Select(row => row.Hoop)];
 
     /// <summary>The inner ring stands this far outside the sewing field, mm; hoops differ a little.</summary>
     public const double RingOutside = 12;
@@ -73,17 +65,16 @@ public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
 
     /// <summary>What its owner calls it in inches; null for a size that the trade has no name for.</summary>
     [JsonIgnore]
-    public string? Inches
-    {
-        get
-        {
-            var upright = Catalogue.IndexOf(OfField(FieldWidth, FieldHeight) ?? this);
-            var sideways = Catalogue.IndexOf(OfField(FieldHeight, FieldWidth) ?? this);
-            return upright >= 0 ? InInches[upright]
-                : sideways >= 0 ? string.Join(" × ", InInches[sideways].Split(" × ").Reverse())
-                : null;
-        }
-    }
+    public string? Inches =>
+        Trade
+            .Where(row => row.Hoop.IsOfField(FieldWidth, FieldHeight))
+            .Select(row => $"{row.Across} × {row.Down}")
+            .Concat(
+                Trade
+                    .Where(row => row.Hoop.IsOfField(FieldHeight, FieldWidth))
+                    .Select(row => $"{row.Down} × {row.Across}")
+            )
+            .FirstOrDefault();
 
     /// <summary>A hoop of a size that is not in the catalogue, by its numbers.</summary>
     public static Hoop Sized(double width, double height) =>
@@ -104,9 +95,10 @@ public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
 
     /// <summary>The hoop whose field has this width and height, or null.</summary>
     public static Hoop? OfField(double width, double height) =>
-        Catalogue.FirstOrDefault(hoop =>
-            Math.Abs(hoop.FieldWidth - width) < 0.01 && Math.Abs(hoop.FieldHeight - height) < 0.01
-        );
+        Catalogue.FirstOrDefault(hoop => hoop.IsOfField(width, height));
+
+    private bool IsOfField(double width, double height) =>
+        Math.Abs(FieldWidth - width) < 0.01 && Math.Abs(FieldHeight - height) < 0.01;
 
     /// <summary>Says what is wrong with a hoop that somebody typed, or null.</summary>
     public Refusal? Check() =>

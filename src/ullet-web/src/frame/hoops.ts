@@ -44,7 +44,7 @@ export function useHoopOptions(unit: Unit): HoopOption[] {
     ...trade.map((each) => ({
       key: `${each.fieldWidth}x${each.fieldHeight}`,
       label: hoopText(each, unit),
-      brief: hoopText(each, unit).split(" · ")[0] ?? "",
+      brief: sizesOf(each, unit)[0],
       width: each.fieldWidth,
       height: each.fieldHeight,
       own: null,
@@ -53,13 +53,19 @@ export function useHoopOptions(unit: Unit): HoopOption[] {
 }
 
 /** A hoop as its owners call it, in the shown unit first. */
-export function hoopText(
-  hoop: { fieldWidth: number; fieldHeight: number; inches?: string | null },
-  unit: Unit,
-): string {
+export const hoopText = (hoop: Sized, unit: Unit): string => sizesOf(hoop, unit).join(" · ");
+
+interface Sized {
+  fieldWidth: number;
+  fieldHeight: number;
+  inches?: string | null;
+}
+
+/** A hoop's size in the shown unit, then in the other one. */
+function sizesOf(hoop: Sized, unit: Unit): [string, string] {
   const mm = `${plain(hoop.fieldWidth)} × ${plain(hoop.fieldHeight)} mm`;
   const inches = hoop.inches ? `${hoop.inches} in` : sizeText(hoop.fieldWidth, hoop.fieldHeight, "inch");
-  return unit === "inch" ? `${inches} · ${mm}` : `${mm} · ${inches}`;
+  return unit === "inch" ? [inches, mm] : [mm, inches];
 }
 
 const plain = (mm: number) => String(Math.round(mm * 10) / 10);
