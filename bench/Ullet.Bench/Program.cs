@@ -47,6 +47,12 @@ if (args is ["many"])
     many.ToList().ForEach(Console.WriteLine);
     return many.All(ratio => ratio.Holds) ? 0 : 1;
 }
+if (args is ["orders"])
+{
+    var ordered = OrderBench.Run().ToList();
+    ordered.ForEach(Console.WriteLine);
+    return ordered.All(ratio => ratio.Holds) ? 0 : 1;
+}
 if (args is ["plan"])
 {
     var planned = PlanBench.Run();

@@ -19,6 +19,7 @@ public static class DocumentText
                 thread => Renamed(thread, thread.Name, name => thread with { Name = name })
             ),
             Colourways = Each(project.Colourways, own => Renamed(own, own.Name, name => own with { Name = name })),
+            FillIns = Each(project.FillIns, Cleaned),
             Hoopings = Each(project.Hoopings, Cleaned),
             Elements = Each(project.Elements, Cleaned),
             Pattern = project.Pattern is { } use
@@ -40,6 +41,14 @@ public static class DocumentText
                             : cloth
                 ),
             },
+        };
+
+    private static FillIn Cleaned(FillIn fillIn) =>
+        fillIn with
+        {
+            Label = PlainText.Line(fillIn.Label),
+            Group = LineOrNone(fillIn.Group),
+            Example = LineOrNone(fillIn.Example),
         };
 
     private static Hooping Cleaned(Hooping hooping) =>

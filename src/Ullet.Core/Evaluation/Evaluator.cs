@@ -94,7 +94,15 @@ public sealed class Evaluator
         [.. new Layering(_cache, evaluated.Project, evaluated.Shapes, default).StretchesOf(elementId)];
 
     /// <summary>Everything that the document gives, station after station.</summary>
-    public Evaluated Evaluate(Project project, CancellationToken cancellation = default)
+    public Evaluated Evaluate(Project project, CancellationToken cancellation = default) =>
+        Evaluate(project, null, cancellation);
+
+    /// <summary>The same of a document that differs from one that was computed in its decoration only: an order of a master.</summary>
+    /// <param name="project">The document.</param>
+    /// <param name="like">The one that was computed. Where hands do the same in both up to the turn, its answer about turning is taken
+    /// over; and how thread lies on words that the other has not is not judged. Null to compute and judge all.</param>
+    /// <param name="cancellation">Ends it.</param>
+    public Evaluated Evaluate(Project project, Evaluated? like, CancellationToken cancellation)
     {
         var plan = PatternShelf.PlanOf(project);
         var shapes = Shapes(project, cancellation);
@@ -111,7 +119,10 @@ public sealed class Evaluator
         ImmutableArray<PieceAtWork> cloths = [.. pieces.Select(piece => piece.Work)];
         var outlines = shapes.ToDictionary(pair => pair.Key, pair => pair.Value.Outline.Whole, StringComparer.Ordinal);
         var layers = LayerStates.After(runSheet.Steps.Select(step => step is HandStep hand ? hand.Work.Changes : []));
-        var turning = Turns.Of(first, _cache, cancellation);
+        var turning =
+            like is not null && Turns.IsAlike(first, like.Hoopings[0])
+                ? like.Turning
+                : Turns.Of(first, _cache, cancellation);
         var checkedOn = new FindingInput(project, outlines, cloths, first.Stitches, first.Program, sheets)
         {
             RunSheet = runSheet,
@@ -121,7 +132,7 @@ public sealed class Evaluator
             Covers =
             [
                 .. Judged(_judge, stage => stage.Cover is not null, first, cancellation),
-                .. Judged(_satin, SatinJudge.Judges, first, cancellation),
+                .. Judged(_satin, stage => SatinJudge.Judges(stage) && IsJudged(stage, like), first, cancellation),
             ],
             CapHeightOf = CapHeightOf,
             Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
@@ -143,6 +154,10 @@ public sealed class Evaluator
 
         OrderFound Search(OrderInput input) => _cache.Get(_orders, input, cancellation);
     }
+
+    private static bool IsJudged(Stage stage, Evaluated? like) =>
+        like is null
+        || like.Hoopings[0].StitchKeys.TryGetValue(stage.Key, out var key) && key == new StitchStation().Key(stage);
 
     private Dictionary<string, ShapedElement> Shapes(Project project, CancellationToken cancellation)
     {

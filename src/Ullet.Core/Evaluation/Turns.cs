@@ -27,6 +27,23 @@ internal static class Turns
         return cache.Get(Station, input, cancellation).Report;
     }
 
+    /// <summary>True where the same steps come in the same order, and hands do the same in them.</summary>
+    internal static bool IsAlike(HoopingOutput hooping, HoopingOutput other)
+    {
+        var (own, like) = (hooping.RunSheet.Steps, other.RunSheet.Steps);
+        return own.Length == like.Length
+            && own.Zip(like)
+                .All(pair =>
+                    pair.First.Key == pair.Second.Key
+                    && (
+                        pair.First is not HandStep hand
+                        || pair.Second is HandStep same
+                            && hand.Work.Changes.Select(LayerChangeKey.Of)
+                                .SequenceEqual(same.Work.Changes.Select(LayerChangeKey.Of))
+                    )
+                );
+    }
+
     private static PhysicalStep Physical(RunStep step, HoopingOutput hooping) =>
         step switch
         {

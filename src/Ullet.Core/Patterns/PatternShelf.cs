@@ -47,12 +47,12 @@ public static class PatternShelf
         {
             return known;
         }
-        if (Plan(use, new PatternStuff(project)) is not { IsOk: true } plan)
+        if (LikePlans.Of(project, use) is not { } plan)
         {
             return null;
         }
-        Plans.AddOrUpdate(project, plan.Value);
-        return plan.Value;
+        Plans.AddOrUpdate(project, plan);
+        return plan;
     }
 
     /// <summary>What the user added on the panels of a project's pattern.</summary>

@@ -36,6 +36,30 @@ public sealed record Project
         init => Colourways = value is { IsDefault: false } kept ? kept : [];
     }
 
+    /// <summary>What changes from order to order, in the order in which it is typed.</summary>
+    [JsonIgnore]
+    public ImmutableArray<FillIn> FillIns { get; init; } = [];
+
+    /// <summary>The same as it is stored: null, and not written, where nothing is marked.</summary>
+    [JsonPropertyName("fillIns")]
+    public ImmutableArray<FillIn>? StoredFillIns
+    {
+        get => FillIns.IsEmpty ? null : FillIns;
+        init => FillIns = value is { IsDefault: false } marked ? marked : [];
+    }
+
+    /// <summary>Where the orders of a hooping for several lie; none in any other project.</summary>
+    [JsonIgnore]
+    public ImmutableArray<Seat> Seats { get; init; } = [];
+
+    /// <summary>The same as it is stored: null, and not written, where there are none.</summary>
+    [JsonPropertyName("seats")]
+    public ImmutableArray<Seat>? StoredSeats
+    {
+        get => Seats.IsEmpty ? null : Seats;
+        init => Seats = value is { IsDefault: false } seats ? seats : [];
+    }
+
     /// <summary>The times in the hoop that the document sets, the first one first; those that methods ask for come by themselves.</summary>
     public required ImmutableArray<Hooping> Hoopings { get; init; }
 

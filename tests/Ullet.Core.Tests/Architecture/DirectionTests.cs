@@ -32,6 +32,7 @@ public sealed partial class DirectionTests
         "Moments",
         "Booklets",
         "Edits",
+        "Orders",
     ];
 
     [Fact]

@@ -50,6 +50,12 @@ public sealed record RemoveElements : Edit
         var left = settled.Value with
         {
             Elements = [.. settled.Value.Elements.Where(element => !ElementIds.Contains(element.Id))],
+            FillIns =
+            [
+                .. settled
+                    .Value.FillIns.Select(fillIn => fillIn.Without(ElementIds.ToHashSet(StringComparer.Ordinal)))
+                    .OfType<FillIn>(),
+            ],
             RunSheet = project.RunSheet with
             {
                 Steps = [.. project.RunSheet.Steps.Where(step => !ElementIds.Contains(step.Key.OwnerId))],

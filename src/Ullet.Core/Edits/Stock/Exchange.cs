@@ -136,12 +136,27 @@ internal static class Exchanged
             project.Threads.ToDictionary(known => known.Id, known => thread(known.Id)),
             project.Elements.ToDictionary(element => element.Id, element => element.Id)
         );
+        Element Remade(Element element) => element.Remade(making => MakingModules.Of(making).Renamed(making, ids));
         return project with
         {
-            Elements =
+            Elements = [.. project.Elements.Select(Remade)],
+            FillIns =
             [
-                .. project.Elements.Select(element =>
-                    element.Remade(making => MakingModules.Of(making).Renamed(making, ids))
+                .. project.FillIns.Select(fillIn =>
+                    fillIn is DrawingFillIn drawing
+                        ? drawing with
+                        {
+                            Options =
+                            [
+                                .. drawing.Options.Select(option =>
+                                    option with
+                                    {
+                                        Elements = [.. option.Elements.Select(Remade)],
+                                    }
+                                ),
+                            ],
+                        }
+                        : fillIn
                 ),
             ],
         };
