@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
@@ -42,10 +41,8 @@ public sealed class OrderJudge(EditContext context, Evaluated master)
             .Select(finding => (finding.Code, finding.ElementId, finding.Words)),
     ];
 
-    private readonly ConcurrentDictionary<string, double> _reach = new(StringComparer.Ordinal);
-
     /// <summary>The project of an order, with nothing computed beyond what fitting asks.</summary>
-    public FilledOrder Fill(OrderValues values) => new OrderFill(context).Of(master.Project, values, _reach);
+    public FilledOrder Fill(OrderValues values) => new OrderFill(context).Of(master.Project, values);
 
     /// <summary>An order filled in, computed, and looked at.</summary>
     /// <param name="values">What it says.</param>
@@ -54,8 +51,8 @@ public sealed class OrderJudge(EditContext context, Evaluated master)
     public JudgedOrder Of(OrderValues values, bool isWhole = false)
     {
         var fill = new OrderFill(context);
-        // What was found of the letters before is where the next order begins.
-        var reach = new Dictionary<string, double>(_reach, StringComparer.Ordinal);
+        // Every order begins alike, whatever was judged before: the same order comes out the same.
+        var reach = new Dictionary<string, double>(StringComparer.Ordinal);
         for (var i = 0; ; i++)
         {
             var filled = fill.Of(master.Project, values, reach);
@@ -73,13 +70,6 @@ public sealed class OrderJudge(EditContext context, Evaluated master)
             {
                 reach[elementId] =
                     Math.Max(reach.GetValueOrDefault(elementId), Beyond(filled.Project, elementId)) + by + 0.01;
-            }
-            if (i == 0)
-            {
-                foreach (var (elementId, by) in reach)
-                {
-                    _reach[elementId] = by;
-                }
             }
         }
     }

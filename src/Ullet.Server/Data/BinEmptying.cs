@@ -2,7 +2,7 @@ using Microsoft.Data.Sqlite;
 
 namespace Ullet.Server.Data;
 
-/// <summary>Takes projects away that have lain in the bin for 30 days.</summary>
+/// <summary>Takes projects away that have lain in the bin for 30 days; masters of orders stay there.</summary>
 internal static class BinEmptying
 {
     internal static readonly TimeSpan Kept = TimeSpan.FromDays(30);
@@ -10,7 +10,7 @@ internal static class BinEmptying
     internal static void Run(SqliteConnection connection, TimeProvider clock)
     {
         using var command = connection.CreateCommand();
-        command.CommandText = "DELETE FROM Projects WHERE DeletedAt < $limit";
+        command.CommandText = "DELETE FROM Projects WHERE DeletedAt < $limit AND Id NOT IN (SELECT ProjectId FROM Orders)";
         command.Parameters.AddWithValue("$limit", clock.GetUtcNow().Subtract(Kept).ToUnixTimeMilliseconds());
         command.ExecuteNonQuery();
     }

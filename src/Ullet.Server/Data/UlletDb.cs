@@ -17,6 +17,16 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
 
     public DbSet<KeptRow> Kept => Set<KeptRow>();
 
+    public DbSet<OrderRow> Orders => Set<OrderRow>();
+
+    public DbSet<OrderChangeRow> OrderChanges => Set<OrderChangeRow>();
+
+    public DbSet<MadeRow> Made => Set<MadeRow>();
+
+    public DbSet<JobRow> Jobs => Set<JobRow>();
+
+    public DbSet<JobItemRow> JobItems => Set<JobItemRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<ProjectRow>(project =>
@@ -42,6 +52,7 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
             asset.HasKey(row => row.Sha256);
             asset.Property(row => row.Sha256).HasMaxLength(64);
         });
+        OfOrders(modelBuilder);
         modelBuilder.Entity<KeptRow>(kept => kept.HasKey(row => new { row.Kind, row.Key }));
         modelBuilder.Entity<ExportRow>(export =>
         {
@@ -49,6 +60,41 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
             export.HasIndex(row => row.ProjectId);
             export.Property(row => row.Format).HasConversion<string>();
             export.HasOne<ProjectRow>().WithMany().HasForeignKey(row => row.ProjectId).OnDelete(DeleteBehavior.Cascade);
+        });
+    }
+
+    private static void OfOrders(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<OrderRow>(order =>
+        {
+            order.HasKey(row => row.Id);
+            order.HasIndex(row => new { row.ProjectId, row.Position });
+            order.Property(row => row.State).HasConversion<string>();
+            order.HasOne<ProjectRow>().WithMany().HasForeignKey(row => row.ProjectId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<OrderChangeRow>(change =>
+        {
+            change.HasKey(row => row.Id);
+            change.HasIndex(row => row.ProjectId);
+            change.HasOne<ProjectRow>().WithMany().HasForeignKey(row => row.ProjectId).OnDelete(DeleteBehavior.Cascade);
+        });
+        // What was made of orders is kept when its row, or its master, goes.
+        modelBuilder.Entity<MadeRow>(made =>
+        {
+            made.HasKey(row => row.Id);
+            made.HasIndex(row => row.OrderId);
+            made.HasIndex(row => row.ProjectId);
+        });
+        modelBuilder.Entity<JobRow>(job =>
+        {
+            job.HasKey(row => row.Id);
+            job.Property(row => row.State).HasConversion<string>();
+        });
+        modelBuilder.Entity<JobItemRow>(item =>
+        {
+            item.HasKey(row => new { row.JobId, row.Position });
+            item.Property(row => row.State).HasConversion<string>();
+            item.HasOne<JobRow>().WithMany().HasForeignKey(row => row.JobId).OnDelete(DeleteBehavior.Cascade);
         });
     }
 }

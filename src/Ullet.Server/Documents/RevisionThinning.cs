@@ -38,6 +38,15 @@ internal static class RevisionThinning
         var keep = all.Take(kept).Select(r => r.Id).ToHashSet();
         keep.Add(head);
         keep.UnionWith(all.GroupBy(r => r.At / span).Select(hour => hour.Max(r => r.Id)));
+        // States that orders hold to, or were made from, stay as long as the orders do.
+        keep.UnionWith(
+            await db
+                .Orders.Where(order => order.ProjectId == projectId && order.Revision != null)
+                .Select(order => order.Revision!.Value)
+                .Concat(db.Made.Where(made => made.ProjectId == projectId).Select(made => made.Revision))
+                .Distinct()
+                .ToListAsync(cancellation)
+        );
         var gone = all.Where(r => !keep.Contains(r.Id)).ToDictionary(r => r.Id, r => r.ParentId);
         if (gone.Count == 0)
         {

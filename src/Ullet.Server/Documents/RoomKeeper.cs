@@ -58,7 +58,11 @@ public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions optio
     {
         if (wish.Bin)
         {
-            await db.Projects.Where(project => project.DeletedAt != null).ExecuteDeleteAsync(cancellation);
+            await db
+                .Projects.Where(project =>
+                    project.DeletedAt != null && !db.Orders.Any(order => order.ProjectId == project.Id)
+                )
+                .ExecuteDeleteAsync(cancellation);
         }
         if (wish.History)
         {

@@ -16,8 +16,6 @@ namespace Ullet.Server.Endpoints;
 /// <summary>Everything that a project hands over, each file read back before it goes out.</summary>
 internal static class ExportEndpoints
 {
-    private const int LargePicture = 1600;
-
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Files");
@@ -116,7 +114,7 @@ internal static class ExportEndpoints
         var answer = await headFiles.File(
             id,
             evaluated => Released(evaluated, despite),
-            (evaluated, assets) => (Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
+            (evaluated, assets) => (PacketFile.Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
             cancellation
         );
         if (
@@ -124,7 +122,7 @@ internal static class ExportEndpoints
             && await headFiles.Head(id, cancellation) is ({ } head, { } evaluated)
         )
         {
-            foreach (var (choice, wish) in PacketCuts(evaluated))
+            foreach (var (choice, wish) in PacketFile.Cuts(evaluated))
             {
                 var name = FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending);
                 await exports.TryNote(head, choice.Sheet, null, wish.Format, name, cancellation);
@@ -162,53 +160,5 @@ internal static class ExportEndpoints
             {
                 Kind = RefusalKind.Conflict,
             };
-    }
-
-    private static byte[] Zip(Evaluated evaluated, IReadOnlyList<ProjectAsset> assets)
-    {
-        var photos = AssetStore.PicturesOf(assets);
-        using var stream = new MemoryStream();
-        using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
-        {
-            foreach (var output in evaluated.Hoopings)
-            {
-                Add(
-                    zip,
-                    FileNames.StitchFile(evaluated, output, StitchFormats.List.Ending),
-                    StitchFormats.Make(StitchFormats.List, output.Program)
-                );
-            }
-            foreach (var (choice, wish) in PacketCuts(evaluated))
-            {
-                var file = CutExport.Make(choice.Page(evaluated.Project.Title), wish);
-                Add(zip, "cut/" + FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending), file.Value);
-            }
-            if (ScissorsPages.Pdf(evaluated, Paper.A4) is { IsOk: true } pages)
-            {
-                Add(zip, "cut/" + FileNames.Scissors(evaluated), pages.Value);
-                Add(zip, "cut/" + FileNames.SizeCard(evaluated), SizeCardSheet.Pdf(evaluated));
-            }
-            Add(
-                zip,
-                FileNames.Booklet(evaluated),
-                BookletPdf.Of(evaluated, BookletPaper.A4, BookletType.Large, photos)
-            );
-            Add(zip, FileNames.Picture(evaluated), ProjectPicture.Png(evaluated, LargePicture, photos: photos));
-            Add(zip, FileNames.Project(evaluated), ProjectFile.Export(evaluated.Project, assets));
-        }
-        return stream.ToArray();
-    }
-
-    /// <summary>The cut files of a packet: each sheet that a cutter takes as SVG and as DXF.</summary>
-    private static IEnumerable<(CutChoice Choice, CutFileWish Wish)> PacketCuts(Evaluated evaluated) =>
-        from sheet in evaluated.Sheets
-        where !sheet.Setup.IsByHand
-        from format in new[] { CutFormat.Svg, CutFormat.Dxf }
-        select (new CutChoice(sheet, null), new CutFileWish(format));
-
-    private static void Add(ZipArchive zip, string name, byte[] bytes)
-    {
-        using var entry = zip.CreateEntry(name).Open();
-        entry.Write(bytes);
     }
 }

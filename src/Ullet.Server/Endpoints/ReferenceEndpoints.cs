@@ -19,7 +19,7 @@ public sealed record LengthAnswer(double Mm);
 /// <summary>Health, the catalogue, and reading of typed lengths.</summary>
 internal static class ReferenceEndpoints
 {
-    private static readonly string Version = typeof(ReferenceEndpoints)
+    internal static readonly string Version = typeof(ReferenceEndpoints)
         .Assembly.GetCustomAttribute<AssemblyInformationalVersionAttribute>()!
         .InformationalVersion;
 
