@@ -92,6 +92,9 @@ public sealed record Evaluated(
 /// <param name="Program">What the machine does.</param>
 public sealed record HoopingOutput(Hooping Hooping, RunSheet RunSheet, StitchProgram Program)
 {
+    /// <summary>Where the orders lie of a hooping for several; none of any other.</summary>
+    public ImmutableArray<Seat> Seats { get; init; } = [];
+
     public string Id => Hooping.Id;
 
     public string Name => Hooping.Name;

@@ -23,6 +23,7 @@ internal sealed class Sewing(StationCache cache, Project project, CancellationTo
         {
             Stitches = stitches,
             StitchKeys = keys,
+            Seats = sheet.Hooping.Id == project.Hooping.Id ? project.Seats : [],
         };
     }
 }

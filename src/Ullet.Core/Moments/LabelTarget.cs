@@ -28,6 +28,7 @@ internal static class LabelTarget
             GapPart gap => Point.Lerp(gap.From, gap.To, 0.5),
             WayPart way => way.Way[way.Way.Length / 3],
             NumberPart number => number.At,
+            SeatPart seat => seat.At,
             _ => throw new ArgumentException($"No place is known of {part.GetType().Name}.", nameof(part)),
         };
     }

@@ -179,6 +179,11 @@ public sealed record GapPart(Point From, Point To, bool IsNew) : MomentPart(IsNe
 /// <summary>The way through which the work is turned, from outside, mm.</summary>
 public sealed record WayPart(ImmutableArray<Point> Way) : MomentPart(true);
 
+/// <summary>Where one of several orders lies.</summary>
+/// <param name="Number">The order's number.</param>
+/// <param name="At">Where it is written, mm.</param>
+public sealed record SeatPart(string Number, Point At) : MomentPart(false);
+
 /// <summary>The number of one of several equal pieces.</summary>
 /// <param name="Number">From 1.</param>
 /// <param name="At">Where, mm.</param>

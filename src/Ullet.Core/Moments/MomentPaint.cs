@@ -42,7 +42,7 @@ internal static partial class MomentPaint
                     TakenOutPart taken => TakenOut(taken, scale),
                     GapPart gap => Gap(gap, scale),
                     WayPart way => Arrow([.. way.Way], scale, MomentColours.Way, 3),
-                    NumberPart => [],
+                    NumberPart or SeatPart => [],
                     _ => throw new ArgumentException($"{part.GetType().Name} can't be drawn.", nameof(moment)),
                 }
             );

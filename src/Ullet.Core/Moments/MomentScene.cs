@@ -22,6 +22,7 @@ internal sealed partial class MomentScene
     private readonly HashSet<string> _hooped;
     private readonly TurningReport? _turning;
     private readonly Box _field;
+    private readonly ImmutableArray<SeatPart> _seats;
 
     internal MomentScene(HoopingOutput output, TurningReport? turning)
     {
@@ -43,6 +44,13 @@ internal sealed partial class MomentScene
             .Of(_program)
             .SelectMany(group => group.Places.Select((place, i) => (Step: group.First + i, place)))
             .ToLookup(each => each.Step, each => each.place);
+        _seats =
+        [
+            .. output.Seats.Select(seat => new SeatPart(
+                seat.Number,
+                new Point(seat.Box.X, seat.Box.Y - (seat.Box.Height / 2))
+            )),
+        ];
         _field = Box.Centred(_program.FieldWidth, _program.FieldHeight);
         _hooped = _program
             .Steps.OfType<ProgramHands>()
@@ -83,11 +91,16 @@ internal sealed partial class MomentScene
             (true, false) => MomentView.Out,
             (true, true) => MomentView.OutInside,
         };
+        var focus = FocusOf(parts);
+        if (!sight.IsOut)
+        {
+            parts.AddRange(_seats);
+        }
         return new Moment(
             _program.Steps[step].Key,
             view,
             _field,
-            FocusOf(parts),
+            focus,
             parts.ToImmutable(),
             // Once it is turned the layers lie another way round than in the hoop.
             IsTurned(step) ? [] : MomentStack.Of(_layers[step], changed, sight.IsBack, Reach(sight))
@@ -188,6 +201,7 @@ internal sealed partial class MomentScene
                 GapPart gap => box.Including(gap.From).Including(gap.To),
                 WayPart way => box.Union(Box.Of(way.Way)),
                 NumberPart number => box.Including(number.At),
+                SeatPart seat => box.Including(seat.At),
                 _ => throw new ArgumentException($"No box is known of {part.GetType().Name}.", nameof(parts)),
             };
         }

@@ -38,6 +38,7 @@ public static class MomentSheet
         var content = ImmutableArray.CreateBuilder<Ink>();
         content.Add(frame with { Content = MomentPaint.Of(moment, shown, scale) });
         content.AddRange(Badges(moment, frame, type));
+        content.AddRange(Seats(moment, frame, type * 0.9));
         content.AddRange(Locator(moment, shown, work));
         var (labels, rest) = MomentLabels.Of(moment, frame, shown, column, isWide, type, measure);
         content.AddRange(labels);
@@ -100,6 +101,39 @@ public static class MomentSheet
             );
             yield return new InkText(
                 $"{number.Number}",
+                at + new Point(0, type * 0.36),
+                type,
+                InkAnchor.Middle,
+                true,
+                MomentColours.Ink
+            );
+        }
+    }
+
+    /// <summary>The orders' numbers of a hooping for several, each over its own.</summary>
+    private static IEnumerable<Ink> Seats(Moment moment, InkFrame frame, double type)
+    {
+        foreach (var seat in moment.Parts.OfType<SeatPart>())
+        {
+            var at = frame.OnPage(seat.At);
+            if (!frame.Window.Contains(at))
+            {
+                continue;
+            }
+            var words = $"order {seat.Number}";
+            var half = ((words.Length * type * 0.28) + (type * 0.4), type * 0.75);
+            yield return new InkLines(
+                [[.. new Box(at.X - half.Item1, at.Y - half.Item2, at.X + half.Item1, at.Y + half.Item2).Corners()]],
+                true,
+                new InkStyle
+                {
+                    Fill = MomentColours.White,
+                    Stroke = MomentColours.Ink,
+                    Width = 0.8,
+                }
+            );
+            yield return new InkText(
+                words,
                 at + new Point(0, type * 0.36),
                 type,
                 InkAnchor.Middle,

@@ -46,6 +46,7 @@ internal static class MomentWords
             GapPart gap => FormattableString.Invariant($"The gap, about {5 * Math.Round(gap.Length / 5):0} mm"),
             WayPart => "Turn it through here",
             NumberPart => null,
+            SeatPart seat => $"Order {seat.Number}",
             _ => throw new ArgumentException($"No words are known of {part.GetType().Name}.", nameof(part)),
         };
 

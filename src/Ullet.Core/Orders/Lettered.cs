@@ -96,14 +96,15 @@ internal static class Lettered
             Form = typed with { Text = fitted.Text, Sizing = LetterSizing.CapHeight },
         };
         var project = work.Project.With(set);
+        // Letters that are joined with another shape are sewn as far as that reaches.
         return fitted.Fits
-            ? new Filled(project, Rule(fitted, meant, work.Context.Evaluator.CapHeightOf(element))) { Rooms = [(id, room)] }
+            ? new Filled(project, Rule(fitted, meant, work.Context.Evaluator.CapHeightOf(work.Master.Find(id) ?? element))) { Rooms = element.Operations.Any(own => own is Join && !own.IsMuted) ? [] : [(id, room)] }
             : new Refusal(
                 TooLong,
                 fillIn.Label,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"“{meant.Replace('\n', ' ')}” does not fit: even {fitted.CapHeight:0.#} mm high and narrowed to {fitted.Narrowed * 100:0} % it is {fitted.Box.Width + (2 * reach):0.#} mm wide and {fitted.Box.Height + (2 * reach):0.#} mm high with its stitching, and its room is {room.Box.Width:0.#} × {room.Box.Height:0.#} mm. Shorten it, or allow smaller letters or more lines."
+                    $"“{meant.Replace('\n', ' ')}” does not fit: even {fitted.CapHeight:0.#} mm high and narrowed to {fitted.Narrowed * 100:0} % it is {fitted.Box.Width + (2 * reach):0.#} mm wide and {fitted.Box.Height + (2 * reach):0.#} mm high with its stitching, and its room is {room.Box.Width:0.#} × {room.Box.Height:0.#} mm{(baseline is null ? "" : ", its baseline kept")}{(room.Inside is null ? "" : " across, with an outline of its own")}. Shorten it, or allow smaller letters or more lines."
                 )
             );
     }
@@ -128,6 +129,11 @@ internal static class Lettered
             );
         }
         var stands = work.Master.Find(element.Id);
+        // The orders of a series look alike: none is set larger than the words of the project itself.
+        if (fit.LargestHeight is null && stands is not null && work.Context.Evaluator.CapHeightOf(stands) is > 0 and var height)
+        {
+            fit = fit with { LargestHeight = Math.Max(height, fit.SmallestHeight) };
+        }
         if (fit.Room is { } own || !work.PatternRooms.TryGetValue(element.Id, out var pattern))
         {
             return (new FitRoom(fit.Room ?? (stands ?? element).Box), fit);
@@ -138,7 +144,6 @@ internal static class Lettered
         {
             return (new FitRoom(whole), small);
         }
-        var cap = work.Context.Evaluator.CapHeightOf(stands);
         var (across, down) = (
             Math.Min(stands.Box.X - pattern.MinX, pattern.MaxX - stands.Box.X),
             Math.Min(stands.Box.Y - pattern.MinY, pattern.MaxY - stands.Box.Y)
@@ -148,7 +153,7 @@ internal static class Lettered
             Width = stands.Box.Rotation == 0 ? Math.Max(stands.Box.Width, 2 * across) : stands.Box.Width,
             Height = stands.Box.Rotation == 0 ? Math.Max(stands.Box.Height, 2 * down) : stands.Box.Height,
         };
-        return (new FitRoom(room), small with { LargestHeight = fit.LargestHeight ?? Math.Max(cap, small.SmallestHeight) });
+        return (new FitRoom(room), small);
     }
 
     /// <summary>True for words that fill a pattern's room as the pattern sets them.</summary>
@@ -172,7 +177,7 @@ internal static class Lettered
         {
             said.Add(string.Create(CultureInfo.InvariantCulture, $"{fitted.CapHeight:0.#} mm high"));
         }
-        if (fitted.Narrowed < 0.995)
+        if (fitted.Narrowed < 0.985)
         {
             said.Add(string.Create(CultureInfo.InvariantCulture, $"narrowed to {fitted.Narrowed * 100:0} %"));
         }

@@ -48,10 +48,22 @@ public static class OrderColumns
         }
         // A fill-in by its own name goes before the book's own columns.
         return fields.FirstOrDefault(field => Plain(field.Label) == plain || Plain(field.Id) == plain)?.Id
+            ?? fields.FirstOrDefault(field => Plain(field.PatternFillInId ?? "") == plain)?.Id
+            ?? Beginning(plain, fields)
             ?? Known
                 .Where(known => Plain(known.Column.Id) == plain || known.Names.Contains(plain))
                 .Select(known => known.Column.Id)
                 .FirstOrDefault();
+    }
+
+    /// <summary>The one fill-in whose label begins with these words; null where there is none, or more than one.</summary>
+    private static string? Beginning(string plain, ImmutableArray<FillIn> fields)
+    {
+        var found = fields
+            .Where(field => Plain(field.Label).StartsWith(plain + ' ', StringComparison.Ordinal))
+            .Take(2)
+            .ToList();
+        return found.Count == 1 ? found[0].Id : null;
     }
 
     /// <summary>The columns of a table without names: a first column of numbers is the orders', then come the fill-ins in their order.</summary>

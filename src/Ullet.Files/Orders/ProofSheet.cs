@@ -38,6 +38,9 @@ public static class ProofSheet
 
     private const int Down = 4;
 
+    /// <summary>Values that a small proof shows.</summary>
+    private const int CellValues = 4;
+
     private const int PageDots = 1240;
 
     private static readonly SKColor Ink = new(0x1d, 0x2a, 0x3a);
@@ -171,15 +174,24 @@ public static class ProofSheet
         canvas.ClipRect(cell);
         var pen = new ProofPen(canvas, cell.Left + 8, cell.Top + 4, cell.Width - 16);
         pen.Write($"Order {order.Order.Number}", 9.5f, Quiet, most: 1);
-        pen.Picture(order.Evaluated, cell.Height - 92 - (look.IsSpelled ? 14 : 0), 420);
-        foreach (var (_, says) in order.Values.Take(3))
+        var said = order.Values.Take(CellValues).ToList();
+        var spelled = look.IsSpelled && said.Count > 0 ? Spelled(said.MaxBy(value => value.Says.Length).Says) : "";
+        pen.Picture(order.Evaluated, cell.Height - 40 - (said.Count * 16) - (spelled.Length > 0 ? 11 : 0), 420);
+        pen.Space(2);
+        foreach (var (_, says) in said)
         {
             pen.Write(says.Replace('\n', ' '), 12, Ink, isBold: true, most: 1);
         }
-        if (look.IsSpelled && order.Values.Length > 0)
-        {
-            pen.Write(Spelled(order.Values[0].Says), 7.5f, Ink, most: 2);
-        }
+        pen.Write(spelled, 7.5f, Ink, most: 1);
+        pen.Write(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{order.Sum.Width:0.#} × {order.Sum.Height:0.#} mm; {string.Join(", ", order.Sum.Threads.Select(use => use.Name))}"
+            ),
+            7.5f,
+            Quiet,
+            most: 1
+        );
         canvas.Restore();
         pen.SmallTick(cell);
     }

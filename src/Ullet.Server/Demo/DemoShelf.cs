@@ -13,6 +13,7 @@ public static class DemoShelf
     private static readonly ImmutableArray<Func<Project>> Makers =
     [
         TeaTowelCorner.Make,
+        PlotPatch.Make,
         ShedKeyTab.Make,
         PlotPennant.Make,
         TeaBreakRug.Make,
@@ -41,5 +42,6 @@ public static class DemoShelf
         {
             await history.Bring(project, "Demo project", CancellationToken.None);
         }
+        await DemoOrders.Fill(services);
     }
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -130,9 +131,15 @@ internal static class JobEndpoints
         string jobId,
         Jobs jobs,
         JobZip zip,
+        HttpContext http,
         CancellationToken cancellation
     )
     {
+        // A zip's entries are closed in one go, also where they are written as they are read.
+        if (http.Features.Get<IHttpBodyControlFeature>() is { } body)
+        {
+            body.AllowSynchronousIO = true;
+        }
         if (await jobs.Find(jobId, cancellation) is not { } job)
         {
             return Problems.Of(Jobs.Unknown(jobId));

@@ -84,15 +84,23 @@ internal sealed class HoopingPlans(
         CancellationToken cancellation
     )
     {
-        var documents = await Documents(projectId, orderIds, cancellation);
-        return documents.Then(all =>
-            number < 1 || number > all.Length
-                ? new Refusal("hooping-unknown", "number", $"There are {all.Length} hoopings; there is no number {number}.")
-                : (Result<byte[]>)
-                    ProjectPicture.Png(
-                        history.Context.Evaluator.Evaluate(all[number - 1].Project, cancellation),
-                        size,
-                        PictureFrame.Field
+        var divided = await Divided(projectId, orderIds, cancellation);
+        return divided.Then(all =>
+            number < 1 || number > all.Hoopings.Length
+                ? new Refusal(
+                    "hooping-unknown",
+                    "number",
+                    $"There are {all.Hoopings.Length} hoopings; there is no number {number}."
+                )
+                : all
+                    .Several.Made(all.Hoopings[number - 1], Named(number - 1, all.Hoopings.Length))
+                    .Then(hooping =>
+                        (Result<byte[]>)
+                            ProjectPicture.Png(
+                                history.Context.Evaluator.Evaluate(hooping.Project, cancellation),
+                                size,
+                                PictureFrame.Field
+                            )
                     )
         );
     }
@@ -103,18 +111,13 @@ internal sealed class HoopingPlans(
         CancellationToken cancellation
     )
     {
-        var rows = (await book.Rows(projectId, cancellation)).ToDictionary(row => row.Id, StringComparer.Ordinal);
-        if (orderIds.FirstOrDefault(id => !rows.ContainsKey(id)) is { } unknown)
-        {
-            return OrderBook.Unknown(unknown);
-        }
-        var divided = await Divided(projectId, [.. orderIds.Select(id => rows[id])], cancellation);
+        var divided = await Divided(projectId, orderIds, cancellation);
         return divided.Then(all =>
         {
             var made = ImmutableArray.CreateBuilder<SharedHooping>();
             for (var i = 0; i < all.Hoopings.Length; i++)
             {
-                var hooping = all.Several.Made(all.Hoopings[i], Name(i, all.Hoopings.Length).ToLowerInvariant());
+                var hooping = all.Several.Made(all.Hoopings[i], Named(i, all.Hoopings.Length));
                 if (!hooping.IsOk)
                 {
                     return hooping.Refusal!;
@@ -158,6 +161,18 @@ internal sealed class HoopingPlans(
         }
         var numbers = string.Join(' ', seats.Where(seat => !seat.IsLeftOut).Select(seat => seat.Number));
         return await files.Made(made.Value.Project, numbers, $"{name}, orders", context, cancellation);
+    }
+
+    private async Task<Result<(SeveralInOne Several, ImmutableArray<ImmutableArray<SeatedOrder>> Hoopings)>> Divided(
+        string projectId,
+        IReadOnlyList<string> orderIds,
+        CancellationToken cancellation
+    )
+    {
+        var rows = (await book.Rows(projectId, cancellation)).ToDictionary(row => row.Id, StringComparer.Ordinal);
+        return orderIds.FirstOrDefault(id => !rows.ContainsKey(id)) is { } unknown
+            ? OrderBook.Unknown(unknown)
+            : await Divided(projectId, [.. orderIds.Select(id => rows[id])], cancellation);
     }
 
     private async Task<Result<(SeveralInOne Several, ImmutableArray<ImmutableArray<SeatedOrder>> Hoopings)>> Divided(
@@ -217,6 +232,9 @@ internal sealed class HoopingPlans(
 
     /// <summary>Names a seat in a job: the order, and which of several.</summary>
     private static string SeatName(SeatedOrder order) => $"{order.OrderId}:{order.Copy}";
+
+    /// <summary>The same within a title.</summary>
+    private static string Named(int index, int count) => Name(index, count).ToLowerInvariant();
 
     private static string Name(int index, int count) =>
         count == 1 ? "Hooping for several" : $"Hooping {index + 1} of {count}";

@@ -115,16 +115,16 @@ internal sealed class JobZip(UlletDb db, OrderFiles files)
             Whole(Math.Ceiling(sums.Sum(each => each.Sum.Seconds * each.Count) / 60)),
             Whole(sums.Sum(each => each.Sum.Hoopings * each.Count)),
         ]);
-        rows.Add([]);
+        rows.Add([""]);
         rows.Add(["thread", "metres of stitches"]);
         rows.AddRange(Uses(sums, sum => sum.Threads, "0.0"));
-        rows.Add([]);
+        rows.Add([""]);
         rows.Add(["cloth", "cm² cut"]);
         rows.AddRange(Uses(sums, sum => sum.Cloths, "0"));
         var failed = items.Where(item => item.State != JobItemState.Made).ToList();
         if (failed.Count > 0)
         {
-            rows.Add([]);
+            rows.Add([""]);
             rows.Add(["not made", "why"]);
             rows.AddRange(failed.Select(item => new[] { item.Name, item.Words.Length > 0 ? item.Words : "not yet" }));
         }

@@ -5,6 +5,7 @@ using Ullet.Core.Orders;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
+using Ullet.Server.Documents;
 
 namespace Ullet.Server.Orders;
 
@@ -15,19 +16,18 @@ namespace Ullet.Server.Orders;
 /// <param name="State">How it stands.</param>
 /// <param name="At">When it was asked for, Unix ms.</param>
 /// <param name="Items">What it makes, in order.</param>
+/// <param name="Made">How many of them are made.</param>
+/// <param name="Failed">How many could not be made.</param>
 public sealed record JobDto(
     string Id,
     string ProjectId,
     string Kind,
     JobState State,
     long At,
-    ImmutableArray<JobItemDto> Items
-)
-{
-    public int Made => Items.Count(item => item.State == JobItemState.Made);
-
-    public int Failed => Items.Count(item => item.State == JobItemState.Failed);
-}
+    ImmutableArray<JobItemDto> Items,
+    int Made,
+    int Failed
+);
 
 /// <summary>One thing that a job makes.</summary>
 /// <param name="Name">What it is called.</param>
@@ -37,7 +37,14 @@ public sealed record JobDto(
 public sealed record JobItemDto(string Name, ImmutableArray<string> OrderIds, JobItemState State, string Words);
 
 /// <summary>Writes and reads jobs.</summary>
-internal sealed class Jobs(UlletDb db, OrderBook book, HoopingPlans hoopings, JobSignals signals, TimeProvider clock)
+internal sealed class Jobs(
+    UlletDb db,
+    OrderBook book,
+    DocumentHistory history,
+    HoopingPlans hoopings,
+    JobSignals signals,
+    TimeProvider clock
+)
 {
     /// <summary>Jobs of a project that are listed; older ones go.</summary>
     private const int Listed = 20;
@@ -55,11 +62,16 @@ internal sealed class Jobs(UlletDb db, OrderBook book, HoopingPlans hoopings, Jo
         {
             return OrderBook.Unknown(unknown);
         }
+        if (await history.Load(projectId, cancellation) is not { } head)
+        {
+            return DocumentHistory.Unknown(projectId);
+        }
+        ImmutableArray<string> fields = [.. FillInFields.Of(head.Project).Select(field => field.Id)];
         var chosen = wish.OrderIds.Distinct(StringComparer.Ordinal).Select(id => rows[id]).ToList();
         Result<ImmutableArray<(string Name, ImmutableArray<string> OrderIds)>> items = wish.Kind switch
         {
             JobWish.Packets => chosen
-                .Select(row => (Name(row), ImmutableArray.Create(row.Id)))
+                .Select(row => (Name(row, fields), ImmutableArray.Create(row.Id)))
                 .ToImmutableArray(),
             JobWish.Hoopings => await hoopings.Items(projectId, chosen, cancellation),
             _ => new Refusal("job-unknown", "kind", "A job makes \"packets\" or \"hoopings\"."),
@@ -96,8 +108,11 @@ internal sealed class Jobs(UlletDb db, OrderBook book, HoopingPlans hoopings, Jo
         return job.Id;
     }
 
-    private static string Name(OrderRow row) =>
-        $"{row.Number} {string.Join(", ", OrderJson.Read(row.Values).All.Select(value => value.Text))}".Trim();
+    private static string Name(OrderRow row, ImmutableArray<string> fields)
+    {
+        var values = OrderJson.Read(row.Values);
+        return $"{row.Number} {string.Join(", ", fields.Select(values.Of).OfType<string>())}".Trim();
+    }
 
     internal async Task<JobDto?> Find(string jobId, CancellationToken cancellation)
     {
@@ -168,6 +183,8 @@ internal sealed class Jobs(UlletDb db, OrderBook book, HoopingPlans hoopings, Jo
             job.Kind,
             job.State,
             job.At,
-            [.. items.Select(item => new JobItemDto(item.Name, [.. item.OrderIds.Split(' ').Select(seat => seat.Split(':')[0])], item.State, item.Words))]
+            [.. items.Select(item => new JobItemDto(item.Name, [.. item.OrderIds.Split(' ').Select(seat => seat.Split(':')[0])], item.State, item.Words))],
+            items.Count(item => item.State == JobItemState.Made),
+            items.Count(item => item.State == JobItemState.Failed)
         );
 }

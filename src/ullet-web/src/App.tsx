@@ -5,6 +5,7 @@ import { MessageBar } from "./parts/MessageBar";
 import { WorkBar } from "./parts/WorkBar";
 import { CutterRoom } from "./rooms/cutter/CutterRoom";
 import { CuttingTable } from "./rooms/cutting/CuttingTable";
+import { OrdersRoom } from "./rooms/orders/OrdersRoom";
 import { PacketRoom } from "./rooms/packet/PacketRoom";
 import { RehearsalRoom } from "./rooms/rehearsal/RehearsalRoom";
 import { RunSheetRoom } from "./rooms/runsheet/RunSheetRoom";
@@ -52,6 +53,7 @@ export function App() {
             }
           />
           <Route path="rehearsal" element={<RehearsalRoom />} />
+          <Route path="orders" element={<OrdersRoom />} />
           <Route path="packet" element={<PacketRoom />} />
         </Route>
         <Route path="*" element={<Navigate to="/" replace />} />

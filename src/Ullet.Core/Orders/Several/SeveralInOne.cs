@@ -232,6 +232,7 @@ public sealed class SeveralInOne(EditContext context, Evaluated master)
         {
             PatternId = master.Project.Pattern!.PatternId,
             Numbers = [new PatternNumber(AcrossId, across), new PatternNumber(DownId, down)],
+            FontId = master.Project.Elements.Select(element => element.FormedAs<TextForm>()?.FontId).FirstOrDefault(id => id is not null),
         }.Apply(master.Project, context);
         return numbered.Then(project =>
             (Result<SharedHooping>)

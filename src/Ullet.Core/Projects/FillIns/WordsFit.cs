@@ -14,7 +14,7 @@ public sealed record WordsFit
     /// <summary>Smallest height of capitals, mm; 2 to 500.</summary>
     public double SmallestHeight { get; init; } = UsualSmallest;
 
-    /// <summary>Largest height of capitals, mm; null for as large as the room takes.</summary>
+    /// <summary>Largest height of capitals, mm; null for that of the words in the project.</summary>
     public double? LargestHeight { get; init; }
 
     /// <summary>Letters may be narrowed to this share of their width, 0.5 to 1.</summary>

@@ -41,8 +41,18 @@ export async function fetchFile(url: string, signal?: AbortSignal): Promise<Arra
 }
 
 /** Fetches a file and hands it to the browser to save, under the name that the server gives it. */
-export async function saveFile(url: string): Promise<void> {
-  const response = await fetchNamed(new Request(url));
+export function saveFile(url: string): Promise<void> {
+  return save(new Request(url));
+}
+
+/** The same of a file that is asked for with a wish. */
+export function savePosted(url: string, wish: unknown): Promise<void> {
+  const headers = { "Content-Type": "application/json" };
+  return save(new Request(url, { method: "POST", body: JSON.stringify(wish), headers }));
+}
+
+async function save(request: Request): Promise<void> {
+  const response = await fetchNamed(request);
   if (!response.ok) throw refusal(await response.json().catch(() => null));
   const link = document.createElement("a");
   link.href = URL.createObjectURL(await response.blob());

@@ -20,6 +20,7 @@ const ROOMS = [
   ["run-sheet", "Run sheet"],
   ["cutting", "Cutting table"],
   ["rehearsal", "Rehearsal"],
+  ["orders", "Order book"],
   ["packet", "Packet"],
 ] as const;
 
