@@ -112,7 +112,7 @@ public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, 
     public static byte[] Write(IEnumerable<IEnumerable<string>> rows)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = CsvWriter.Create(text, new CsvWriterOptions { NewLine = "\r\n", HasHeader = false }, true))
+        using (var csv = CsvWriter.Create(text, new CsvWriterOptions { NewLine = "\r\n", HasHeader = false, ValidateFieldCount = false }, true))
         {
             foreach (var row in rows)
             {
