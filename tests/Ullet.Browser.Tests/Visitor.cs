@@ -94,6 +94,24 @@ internal sealed class Visitor
         WaitUntilIdle();
     }
 
+    /// <summary>Presses a cell of the order book.</summary>
+    internal void ClickCell(string column, int order)
+    {
+        Wait(
+            $"the cell {column} of order {order}",
+            () =>
+            {
+                _driver
+                    .FindElement(
+                        By.XPath($"//*[@role='gridcell'][starts-with(@aria-label, '{column}, order {order}:')]")
+                    )
+                    .Click();
+                return true;
+            }
+        );
+        WaitUntilIdle();
+    }
+
     internal void Type(string label, string text)
     {
         var field = Field(label);

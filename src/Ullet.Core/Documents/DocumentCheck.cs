@@ -9,7 +9,11 @@ public static class DocumentCheck
     /// <summary>Everything in a document that is not as it must be; nothing for one that is whole.</summary>
     public static IEnumerable<Breach> Of(Project project)
     {
-        var found = Own(project).Concat(Counts(project)).Concat(ElementCheck.Of(project)).Concat(StepCheck.Of(project)).Concat(FillInCheck.Of(project));
+        var found = Own(project)
+            .Concat(Counts(project))
+            .Concat(ElementCheck.Of(project))
+            .Concat(StepCheck.Of(project))
+            .Concat(FillInCheck.Of(project));
         foreach (var breach in found)
         {
             Budget.Spend();

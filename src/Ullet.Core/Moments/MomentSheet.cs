@@ -123,7 +123,9 @@ public static class MomentSheet
             var words = $"order {seat.Number}";
             var half = ((words.Length * type * 0.28) + (type * 0.4), type * 0.75);
             yield return new InkLines(
-                [[.. new Box(at.X - half.Item1, at.Y - half.Item2, at.X + half.Item1, at.Y + half.Item2).Corners()]],
+                [
+                    [.. new Box(at.X - half.Item1, at.Y - half.Item2, at.X + half.Item1, at.Y + half.Item2).Corners()],
+                ],
                 true,
                 new InkStyle
                 {

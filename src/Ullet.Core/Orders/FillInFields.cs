@@ -21,7 +21,9 @@ public static class FillInFields
         return
         [
             .. pattern.FillIns.Where(fill => !said.Contains(fill.Id)).Select(fill => Begun(fill, project, use)),
-            .. project.FillIns.Where(own => own.PatternFillInId is null || pattern.FillIns.Any(fill => fill.Id == own.PatternFillInId)),
+            .. project.FillIns.Where(own =>
+                own.PatternFillInId is null || pattern.FillIns.Any(fill => fill.Id == own.PatternFillInId)
+            ),
         ];
     }
 

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
-using Ullet.Core.Outlines;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Orders;
@@ -23,15 +22,12 @@ public sealed record FitRoom(ElementBox Box, ImmutableArray<Region>? Inside = nu
         var own = Local(at);
         var (across, down) = (Math.Abs(own.X) - (Box.Width / 2), Math.Abs(own.Y) - (Box.Height / 2));
         var beyond = Math.Max(0, Math.Max(across, down));
-        return _area is { } area && !area.Holds(at)
-            ? Math.Max(beyond, ToEdge(at))
-            : beyond;
+        return _area is { } area && !area.Holds(at) ? Math.Max(beyond, ToEdge(at)) : beyond;
     }
 
     /// <summary>True for a point within that keeps a distance from the outline.</summary>
     internal bool Holds(Point at, double inset) =>
-        _area is not { } area
-        || (area.Holds(at) && (inset <= 0 || ToEdge(at) >= inset));
+        _area is not { } area || (area.Holds(at) && (inset <= 0 || ToEdge(at) >= inset));
 
     private double ToEdge(Point at) => _edge!.Distance(PlaneGeometry.Place(at));
 

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Ullet.Core.Edits;
-using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
 using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
@@ -54,12 +53,11 @@ internal static class Lettered
         return Removal
             .Of(work.Project, there, work.Context)
             .Then(left =>
-                (Result<Filled>)
-                    (
-                        fillIn.WhenEmpty == WhenEmpty.CloseUp
-                            ? ClosingUp.After(left, fillIn, work)
-                            : new Filled(left, "left out")
-                    )
+                (Result<Filled>)(
+                    fillIn.WhenEmpty == WhenEmpty.CloseUp
+                        ? ClosingUp.After(left, fillIn, work)
+                        : new Filled(left, "left out")
+                )
             );
     }
 
@@ -70,7 +68,11 @@ internal static class Lettered
             return work.PatternRooms.ContainsKey(id)
                 // It was turned into nodes, or its font is not known: the pattern keeps it out.
                 ? new Filled(work.Project)
-                : new Refusal("fill-in-gone", fillIn.Label, $"The words that {fillIn.Label} changes are gone from the project.");
+                : new Refusal(
+                    "fill-in-gone",
+                    fillIn.Label,
+                    $"The words that {fillIn.Label} changes are gone from the project."
+                );
         }
         var typed = form with { Text = meant, Touches = Retyping.Carry(form.Touches, form.Text, meant) };
         if (WordsLimits.Check(typed, work.Context.Evaluator.Fonts) is { } refusal)
@@ -78,15 +80,16 @@ internal static class Lettered
             return refusal;
         }
         var (room, rules) = RoomOf(fillIn, element, work);
-        var reach = Math.Max(
-            work.Reach.GetValueOrDefault(id),
-            MakingModules.Of(element).Beyond(element, work.Project)
-        );
+        var reach = Math.Max(work.Reach.GetValueOrDefault(id), MakingModules.Of(element).Beyond(element, work.Project));
         var baseline = rules.KeepBaseline ? BaselineIn(room, element, work) : null;
         var fitted = new WordsFitter(typed, room, rules, work.Context.Evaluator.Lay).Fit(meant, reach, baseline);
         if (fitted is null)
         {
-            return new Refusal("text-empty", fillIn.Label, $"{fillIn.Label} has nothing to see in it; type some letters.");
+            return new Refusal(
+                "text-empty",
+                fillIn.Label,
+                $"{fillIn.Label} has nothing to see in it; type some letters."
+            );
         }
         var set = element with
         {
@@ -98,7 +101,13 @@ internal static class Lettered
         var project = work.Project.With(set);
         // Letters that are joined with another shape are sewn as far as that reaches.
         return fitted.Fits
-            ? new Filled(project, Rule(fitted, meant, work.Context.Evaluator.CapHeightOf(work.Master.Find(id) ?? element))) { Rooms = element.Operations.Any(own => own is Join && !own.IsMuted) ? [] : [(id, room)] }
+            ? new Filled(
+                project,
+                Rule(fitted, meant, work.Context.Evaluator.CapHeightOf(work.Master.Find(id) ?? element))
+            )
+            {
+                Rooms = element.Operations.Any(own => own is Join && !own.IsMuted) ? [] : [(id, room)],
+            }
             : new Refusal(
                 TooLong,
                 fillIn.Label,
@@ -130,7 +139,11 @@ internal static class Lettered
         }
         var stands = work.Master.Find(element.Id);
         // The orders of a series look alike: none is set larger than the words of the project itself.
-        if (fit.LargestHeight is null && stands is not null && work.Context.Evaluator.CapHeightOf(stands) is > 0 and var height)
+        if (
+            fit.LargestHeight is null
+            && stands is not null
+            && work.Context.Evaluator.CapHeightOf(stands) is > 0 and var height
+        )
         {
             fit = fit with { LargestHeight = Math.Max(height, fit.SmallestHeight) };
         }
@@ -236,6 +249,9 @@ internal static class ClosingUp
                 ),
             ],
         };
-        return new Filled(closed, "left out, and what follows moves up") { MovedUp = [.. moved.Select(id => (id, by))] };
+        return new Filled(closed, "left out, and what follows moves up")
+        {
+            MovedUp = [.. moved.Select(id => (id, by))],
+        };
     }
 }

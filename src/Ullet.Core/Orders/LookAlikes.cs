@@ -13,7 +13,13 @@ internal static class LookAlikes
             {
                 return $"“{word}” has a letter among its figures (“{word.First(char.IsLetter)}”).";
             }
-            if (letters > 1 && word.Where(char.IsDigit).Any() && word.Where(char.IsDigit).All(c => c is '0' or '1') && !char.IsDigit(word[0]) && !char.IsDigit(word[^1]))
+            if (
+                letters > 1
+                && word.Where(char.IsDigit).Any()
+                && word.Where(char.IsDigit).All(c => c is '0' or '1')
+                && !char.IsDigit(word[0])
+                && !char.IsDigit(word[^1])
+            )
             {
                 return $"“{word}” has a figure among its letters (“{word.First(char.IsDigit)}”).";
             }

@@ -49,7 +49,8 @@ internal sealed class NumberFilling : FillInKind<NumberFillIn>
             Limits.CheckRange((double)number, fillIn.Least, fillIn.Most, "", fillIn.Label, fillIn.Label) is { } refusal
             ? refusal
             : number.ToString(
-                new string('0', Math.Max(1, fillIn.Figures)) + (fillIn.Decimals > 0 ? "." + new string('#', fillIn.Decimals) : ""),
+                new string('0', Math.Max(1, fillIn.Figures))
+                    + (fillIn.Decimals > 0 ? "." + new string('#', fillIn.Decimals) : ""),
                 CultureInfo.InvariantCulture
             );
     }

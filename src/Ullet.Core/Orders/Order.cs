@@ -73,8 +73,7 @@ public sealed record Order
                 "number",
                 $"An order needs a number of 1 to {LongestNumber} characters; “{Cut(Number)}” has {Number.Length:N0}."
             )
-        : Reference.Length > LongestReference
-            ? TooLong("reference", LongestReference, Reference.Length)
+        : Reference.Length > LongestReference ? TooLong("reference", LongestReference, Reference.Length)
         : Note.Length > LongestNote ? TooLong("note", LongestNote, Note.Length)
         : Quantity is < 1 or > MostOf
             ? new Refusal(

@@ -143,8 +143,11 @@ public sealed class OrderFill(EditContext context)
         new UsePattern { PatternId = project.Pattern!.PatternId, FillIns = texts }.Apply(project, context);
 
     private static string Given(FillIn field, string read) =>
-        (read.Length == 0 && field is LetteredFillIn { WhenEmpty: WhenEmpty.Instead, Instead: { } instead } ? instead : read)
-            .Replace('\n', ' ');
+        (
+            read.Length == 0 && field is LetteredFillIn { WhenEmpty: WhenEmpty.Instead, Instead: { } instead }
+                ? instead
+                : read
+        ).Replace('\n', ' ');
 
     private static Dictionary<string, Box> RoomsOf(Project project) =>
         PatternShelf.PlanOf(project) is { } plan

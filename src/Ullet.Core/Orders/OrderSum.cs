@@ -39,7 +39,8 @@ public sealed record OrderSum(
     /// <param name="fontName">A font's name by its id.</param>
     public static OrderSum Of(JudgedOrder order, Func<string, string> fontName) =>
         Of(
-            order.Evaluated ?? throw new ArgumentException("An order that was not computed takes nothing.", nameof(order)),
+            order.Evaluated
+                ?? throw new ArgumentException("An order that was not computed takes nothing.", nameof(order)),
             order.Filled.Words,
             fontName
         );
@@ -70,7 +71,11 @@ public sealed record OrderSum(
                 .. evaluated
                     .Hoopings.SelectMany(Sewn)
                     .GroupBy(use => (use.Name, use.Colour))
-                    .Select(group => new StuffUse(group.Key.Name, group.Key.Colour, Math.Round(group.Sum(use => use.Amount), 1))),
+                    .Select(group => new StuffUse(
+                        group.Key.Name,
+                        group.Key.Colour,
+                        Math.Round(group.Sum(use => use.Amount), 1)
+                    )),
             ],
             [
                 .. evaluated

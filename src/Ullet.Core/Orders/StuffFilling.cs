@@ -90,7 +90,8 @@ internal sealed class OptionalFilling : FillInKind<OptionalFillIn>
 
     public override string Name => "With or without";
 
-    private protected override ImmutableArray<string> Options(OptionalFillIn fillIn, Project project) => [With, Without];
+    private protected override ImmutableArray<string> Options(OptionalFillIn fillIn, Project project) =>
+        [With, Without];
 
     private protected override Result<string> Read(OptionalFillIn fillIn, string text, Project project) =>
         text.Trim().ToLowerInvariant() switch
@@ -110,8 +111,6 @@ internal sealed class OptionalFilling : FillInKind<OptionalFillIn>
         ImmutableArray<string> there = [.. fillIn.ElementIds.Where(id => work.Project.Find(id) is not null)];
         return meant != Without || there.IsEmpty
             ? new Filled(work.Project)
-            : Removal
-                .Of(work.Project, there, work.Context)
-                .Then(left => (Result<Filled>)new Filled(left, "left out"));
+            : Removal.Of(work.Project, there, work.Context).Then(left => (Result<Filled>)new Filled(left, "left out"));
     }
 }

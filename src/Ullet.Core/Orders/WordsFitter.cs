@@ -217,7 +217,10 @@ internal sealed class WordsFitter(TextForm form, FitRoom room, WordsFit rules, F
         var box = new ElementBox(wall.X, wall.Y, width, height, room.Box.Rotation);
         return new Way(
             new FittedWords(lines, box, scale * LaidText.CapHeight, narrowed, fits),
-            point => room.OnWall(middle + new Point((point.X - ink.Centre.X) * scale * narrowed, (point.Y - ink.Centre.Y) * scale))
+            point =>
+                room.OnWall(
+                    middle + new Point((point.X - ink.Centre.X) * scale * narrowed, (point.Y - ink.Centre.Y) * scale)
+                )
         );
     }
 

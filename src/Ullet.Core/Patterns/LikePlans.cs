@@ -40,7 +40,10 @@ internal static class LikePlans
             .ToHashSet(StringComparer.Ordinal);
         var stuff = new
         {
-            Use = use with { FillIns = [.. use.FillIns.Where(text => chosen.Contains(text.Id))] },
+            Use = use with
+            {
+                FillIns = [.. use.FillIns.Where(text => chosen.Contains(text.Id))],
+            },
             project.Cloths,
             project.Threads,
             project.Hooping.LineThreadId,

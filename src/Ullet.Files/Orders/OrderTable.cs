@@ -10,7 +10,11 @@ namespace Ullet.Files.Orders;
 /// <param name="Columns">The cells of its first row where that names the columns; else "Column 1" and so on.</param>
 /// <param name="HasHeader">True where the first row names the columns.</param>
 /// <param name="Rows">The rows below.</param>
-public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, ImmutableArray<ImmutableArray<string>> Rows)
+public sealed record OrderTable(
+    ImmutableArray<string> Columns,
+    bool HasHeader,
+    ImmutableArray<ImmutableArray<string>> Rows
+)
 {
     /// <summary>Largest file, bytes.</summary>
     public const int LargestFile = 16_000_000;
@@ -53,7 +57,11 @@ public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, 
     {
         if (text.Contains('\0', StringComparison.Ordinal))
         {
-            return new Refusal("table-broken", "file", "That is no table of text: it holds characters that no text has.");
+            return new Refusal(
+                "table-broken",
+                "file",
+                "That is no table of text: it holds characters that no text has."
+            );
         }
         var rows = ImmutableArray.CreateBuilder<ImmutableArray<string>>();
         using var csv = CsvReader.FromText(
@@ -112,7 +120,18 @@ public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, 
     public static byte[] Write(IEnumerable<IEnumerable<string>> rows)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = CsvWriter.Create(text, new CsvWriterOptions { NewLine = "\r\n", HasHeader = false, ValidateFieldCount = false }, true))
+        using (
+            var csv = CsvWriter.Create(
+                text,
+                new CsvWriterOptions
+                {
+                    NewLine = "\r\n",
+                    HasHeader = false,
+                    ValidateFieldCount = false,
+                },
+                true
+            )
+        )
         {
             foreach (var row in rows)
             {
@@ -122,10 +141,7 @@ public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, 
         return [.. Encoding.UTF8.GetPreamble(), .. Encoding.UTF8.GetBytes(text.ToString())];
     }
 
-    private static Result<OrderTable> Shaped(
-        ImmutableArray<ImmutableArray<string>> rows,
-        Func<string, bool> isHeader
-    )
+    private static Result<OrderTable> Shaped(ImmutableArray<ImmutableArray<string>> rows, Func<string, bool> isHeader)
     {
         if (rows.IsEmpty)
         {
@@ -155,7 +171,12 @@ public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, 
     /// <summary>What divides cells: of tab, semicolon and comma the one that the first line has most of outside quotes.</summary>
     private static char Divider(string text)
     {
-        var counts = new Dictionary<char, int> { ['\t'] = 0, [';'] = 0, [','] = 0 };
+        var counts = new Dictionary<char, int>
+        {
+            ['\t'] = 0,
+            [';'] = 0,
+            [','] = 0,
+        };
         var isQuoted = false;
         foreach (var c in text)
         {
@@ -164,12 +185,14 @@ public sealed record OrderTable(ImmutableArray<string> Columns, bool HasHeader, 
             {
                 break;
             }
-            if (!isQuoted && counts.ContainsKey(c))
+            if (!isQuoted && counts.TryGetValue(c, out var count))
             {
-                counts[c]++;
+                counts[c] = count + 1;
             }
         }
-        return counts['\t'] > 0 ? '\t' : counts[';'] > counts[','] ? ';' : ',';
+        return counts['\t'] > 0 ? '\t'
+            : counts[';'] > counts[','] ? ';'
+            : ',';
     }
 
     private static string Decoded(byte[] bytes)

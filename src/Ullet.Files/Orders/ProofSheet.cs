@@ -4,10 +4,7 @@ using SkiaSharp;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Lettering;
 using Ullet.Core.Orders;
-using Ullet.Core.Projects;
 using Ullet.Files.Booklets;
-using Ullet.Files.Instructions;
-using Ullet.Files.Pictures;
 
 namespace Ullet.Files.Orders;
 
@@ -54,7 +51,12 @@ public static class ProofSheet
     {
         var (width, height) = PageOf(look.Paper);
         using var stream = new MemoryStream();
-        var metadata = new SKDocumentPdfMetadata { Title = $"Proofs, {title}", Creator = "Ullet", EncodingQuality = 88 };
+        var metadata = new SKDocumentPdfMetadata
+        {
+            Title = $"Proofs, {title}",
+            Creator = "Ullet",
+            EncodingQuality = 88,
+        };
         using (var document = SKDocument.CreatePdf(stream, metadata))
         {
             foreach (var page in orders.Chunk(look.IsContact ? Across * Down : 1))
@@ -88,7 +90,13 @@ public static class ProofSheet
     public static string Spelled(string text) =>
         string.Join(
             " · ",
-            Characters.Of(text).Select(letter => letter == " " ? "(space)" : letter == "\n" ? "(new line)" : letter)
+            Characters
+                .Of(text)
+                .Select(letter =>
+                    letter == " " ? "(space)"
+                    : letter == "\n" ? "(new line)"
+                    : letter
+                )
         );
 
     private static (float Width, float Height) PageOf(BookletPaper paper)
@@ -102,7 +110,7 @@ public static class ProofSheet
         float width,
         float height,
         string title,
-        IReadOnlyList<ProofOrder> orders,
+        ProofOrder[] orders,
         ProofLook look
     )
     {
@@ -118,12 +126,9 @@ public static class ProofSheet
             Width: (width - (2 * Margin) - ((Across - 1) * gap)) / Across,
             Height: (height - top - Margin - ((Down - 1) * gap)) / Down
         );
-        for (var i = 0; i < orders.Count; i++)
+        for (var i = 0; i < orders.Length; i++)
         {
-            var at = new SKPoint(
-                Margin + (i % Across * (cell.Width + gap)),
-                top + (i / Across * (cell.Height + gap))
-            );
+            var at = new SKPoint(Margin + (i % Across * (cell.Width + gap)), top + (i / Across * (cell.Height + gap)));
             Cell(canvas, new SKRect(at.X, at.Y, at.X + cell.Width, at.Y + cell.Height), orders[i], look);
         }
     }

@@ -10,7 +10,8 @@ internal static class BinEmptying
     internal static void Run(SqliteConnection connection, TimeProvider clock)
     {
         using var command = connection.CreateCommand();
-        command.CommandText = "DELETE FROM Projects WHERE DeletedAt < $limit AND Id NOT IN (SELECT ProjectId FROM Orders)";
+        command.CommandText =
+            "DELETE FROM Projects WHERE DeletedAt < $limit AND Id NOT IN (SELECT ProjectId FROM Orders)";
         command.Parameters.AddWithValue("$limit", clock.GetUtcNow().Subtract(Kept).ToUnixTimeMilliseconds());
         command.ExecuteNonQuery();
     }

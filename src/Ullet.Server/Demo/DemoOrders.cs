@@ -1,8 +1,6 @@
 using System.Collections.Immutable;
 using Microsoft.EntityFrameworkCore;
-using Ullet.Core.Edits;
 using Ullet.Core.Orders;
-using Ullet.Core.Projects;
 using Ullet.Server.Data;
 using Ullet.Server.Orders;
 
@@ -98,7 +96,9 @@ internal static class DemoOrders
         );
 
     private static IEnumerable<Order> Patches() =>
-        Enumerable.Range(1, 12).Select(i => Row(i, ("p-words", $"Plot {i + 2}"), ("p-motif", Motifs[i % Motifs.Length])));
+        Enumerable
+            .Range(1, 12)
+            .Select(i => Row(i, ("p-words", $"Plot {i + 2}"), ("p-motif", Motifs[i % Motifs.Length])));
 
     private static IEnumerable<Order> Gates() =>
         Names

@@ -16,8 +16,7 @@ internal static class GateInitial
     {
         var demo = Made();
         string Id(string name) => demo.Project.Elements.First(element => element.Name == name).Id;
-        return demo
-            .Apply(
+        return demo.Apply(
                 new MarkFillIn
                 {
                     FillIn = new WordsFillIn
@@ -46,11 +45,7 @@ internal static class GateInitial
                         ElementIds = [Id("Rowan")],
                         Longest = 16,
                         Characters = CharacterSet.Letters,
-                        Fit = new WordsFit
-                        {
-                            Room = new ElementBox(0, 4, 176, 74, 0),
-                            SmallestHeight = 16,
-                        },
+                        Fit = new WordsFit { Room = new ElementBox(0, 4, 176, 74, 0), SmallestHeight = 16 },
                     },
                 }
             )

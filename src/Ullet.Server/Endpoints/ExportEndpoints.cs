@@ -1,12 +1,8 @@
-using System.IO.Compression;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Findings;
 using Ullet.Core.Pipeline;
 using Ullet.Files.Booklets;
-using Ullet.Files.CutFiles;
-using Ullet.Files.Instructions;
-using Ullet.Files.Pictures;
 using Ullet.Files.ProjectFiles;
 using Ullet.Files.StitchFiles;
 using Ullet.Server.Documents;

@@ -101,7 +101,10 @@ internal static class JobEndpoints
             {
                 return;
             }
-            await http.Response.WriteAsync($"data: {JsonSerializer.Serialize(job, ProjectJson.Options)}\n\n", cancellation);
+            await http.Response.WriteAsync(
+                $"data: {JsonSerializer.Serialize(job, ProjectJson.Options)}\n\n",
+                cancellation
+            );
             await http.Response.Body.FlushAsync(cancellation);
             if (job.State is JobState.Done or JobState.Cancelled)
             {

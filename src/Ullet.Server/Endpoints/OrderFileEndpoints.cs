@@ -1,15 +1,12 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.EntityFrameworkCore;
-using Ullet.Core.Orders;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Files.Booklets;
 using Ullet.Files.Orders;
 using Ullet.Files.Pictures;
 using Ullet.Server.Data;
-using Ullet.Server.Documents;
 using Ullet.Server.Orders;
 using Ullet.Server.Work;
 
@@ -198,7 +195,11 @@ internal static class OrderFileEndpoints
             "This proof",
             _ => ProofSheet.Png(proofs.Value.Title, proofs.Value.Orders.First(), new ProofLook(page, false, spelled))
         );
-        return TypedResults.File(png, "image/png", FileNames.Plain($"{proofs.Value.Title} {row.Number} proof") + ".png");
+        return TypedResults.File(
+            png,
+            "image/png",
+            FileNames.Plain($"{proofs.Value.Title} {row.Number} proof") + ".png"
+        );
     }
 
     /// <summary>What would differ: nothing is kept of it.</summary>

@@ -105,7 +105,10 @@ internal sealed class BookReader(
 
     internal async Task<Dictionary<string, MadeRow>> NewestMade(string projectId, CancellationToken cancellation)
     {
-        var newest = db.Made.Where(made => made.ProjectId == projectId).GroupBy(made => made.OrderId).Select(group => group.Max(made => made.Id));
+        var newest = db
+            .Made.Where(made => made.ProjectId == projectId)
+            .GroupBy(made => made.OrderId)
+            .Select(group => group.Max(made => made.Id));
         return await db
             .Made.AsNoTracking()
             .Where(made => newest.Contains(made.Id))

@@ -1,13 +1,10 @@
 using System.Collections.Immutable;
 using Ullet.Core.Edits;
-using Ullet.Core.Evaluation;
 using Ullet.Core.Orders;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Projects;
 using Ullet.Files.Pictures;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
-using Ullet.Server.Work;
 
 namespace Ullet.Server.Orders;
 
@@ -32,7 +29,15 @@ public sealed record HoopingPlanDto(
 );
 
 /// <summary>Where an order lies.</summary>
-public sealed record SeatDto(string OrderId, string Number, string Says, double X, double Y, double Width, double Height);
+public sealed record SeatDto(
+    string OrderId,
+    string Number,
+    string Says,
+    double X,
+    double Y,
+    double Width,
+    double Height
+);
 
 /// <summary>Plans and makes hoopings for several orders.</summary>
 internal sealed class HoopingPlans(
@@ -53,10 +58,10 @@ internal sealed class HoopingPlans(
         var divided = await Divided(projectId, rows, cancellation);
         return divided.Then(all =>
             (Result<ImmutableArray<(string, ImmutableArray<string>)>>)
-                all.Hoopings.Select(
-                    (hooping, i) =>
-                        (Name(i, all.Hoopings.Length), hooping.Select(SeatName).ToImmutableArray())
-                )
+                all
+                    .Hoopings.Select(
+                        (hooping, i) => (Name(i, all.Hoopings.Length), hooping.Select(SeatName).ToImmutableArray())
+                    )
                     .ToImmutableArray()
         );
     }
@@ -190,9 +195,7 @@ internal sealed class HoopingPlans(
         var several = new SeveralInOne(context, master.Evaluated);
         return Seated(master, rows, context)
             .Then(seated => several.Divided(seated))
-            .Then(hoopings =>
-                (Result<(SeveralInOne, ImmutableArray<ImmutableArray<SeatedOrder>>)>)(several, hoopings)
-            );
+            .Then(hoopings => (Result<(SeveralInOne, ImmutableArray<ImmutableArray<SeatedOrder>>)>)(several, hoopings));
     }
 
     /// <summary>Orders as seats: as many as are wanted of each.</summary>

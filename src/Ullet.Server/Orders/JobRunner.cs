@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using Ullet.Core.Orders;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
@@ -38,7 +37,10 @@ internal sealed class JobRunner(
             }
             catch (Exception wrong) when (SqliteFaults.Of(wrong) != StoreFault.None)
             {
-                log.LogWarning(wrong, "Jobs can't be read or noted now; they go on with the next one, or after a restart");
+                log.LogWarning(
+                    wrong,
+                    "Jobs can't be read or noted now; they go on with the next one, or after a restart"
+                );
             }
         }
     }
@@ -155,10 +157,7 @@ internal sealed class JobRunner(
         {
             return making.Refusal;
         }
-        var made = await Computed(
-            () => maker.Make(making.Value, item.Name, cancellation),
-            cancellation
-        );
+        var made = await Computed(() => maker.Make(making.Value, item.Name, cancellation), cancellation);
         if (!made.IsOk)
         {
             return made.Refusal;

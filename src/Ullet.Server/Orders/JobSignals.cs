@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Threading.Channels;
 
 namespace Ullet.Server.Orders;
 
@@ -10,17 +11,22 @@ internal sealed class JobSignals
 
     private readonly ConcurrentDictionary<string, CancellationTokenSource> _running = new(StringComparer.Ordinal);
 
-    private readonly SemaphoreSlim _work = new(0);
+    /// <summary>One mark that there is work stands for any number of them.</summary>
+    private readonly Channel<bool> _work = Channel.CreateBounded<bool>(
+        new BoundedChannelOptions(1) { FullMode = BoundedChannelFullMode.DropWrite }
+    );
 
     /// <summary>There is work.</summary>
-    internal void Begin() => _work.Release();
+    internal void Begin() => _work.Writer.TryWrite(true);
 
     /// <summary>Ends when there is work.</summary>
-    internal Task Work(CancellationToken cancellation) => _work.WaitAsync(cancellation);
+    internal async Task Work(CancellationToken cancellation) => await _work.Reader.ReadAsync(cancellation);
 
     /// <summary>Ends when a job goes on next. Ask before reading how it stands: what happens in between is not missed then.</summary>
     internal Task Next(string jobId) =>
-        _waiting.GetOrAdd(jobId, _ => new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously)).Task;
+        _waiting
+            .GetOrAdd(jobId, _ => new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously))
+            .Task;
 
     /// <summary>A job has gone on.</summary>
     internal void Told(string jobId)

@@ -21,7 +21,10 @@ internal sealed class JobZip(UlletDb db, OrderFiles files)
             .Where(item => item.JobId == job.Id)
             .OrderBy(item => item.Position)
             .ToListAsync(cancellation);
-        var (sums, names) = (new List<(string Name, OrderSum Sum, int Count)>(), new HashSet<string>(StringComparer.OrdinalIgnoreCase));
+        var (sums, names) = (
+            new List<(string Name, OrderSum Sum, int Count)>(),
+            new HashSet<string>(StringComparer.OrdinalIgnoreCase)
+        );
         await using var zip = await ZipArchive.CreateAsync(
             target,
             ZipArchiveMode.Create,
@@ -50,7 +53,10 @@ internal sealed class JobZip(UlletDb db, OrderFiles files)
             await Copied(zip, folder, bytes, cancellation);
             var first = item.OrderIds.Split(' ')[0].Split(':')[0];
             var count = made.Hooping is null
-                ? await db.Orders.Where(row => row.Id == first).Select(row => row.Quantity).FirstOrDefaultAsync(cancellation)
+                ? await db
+                    .Orders.Where(row => row.Id == first)
+                    .Select(row => row.Quantity)
+                    .FirstOrDefaultAsync(cancellation)
                 : 1;
             sums.Add(
                 (folder, JsonSerializer.Deserialize<OrderSum>(made.Facts, ProjectJson.Options)!, Math.Max(1, count))
@@ -65,7 +71,8 @@ internal sealed class JobZip(UlletDb db, OrderFiles files)
         foreach (var entry in kept.Entries)
         {
             await using var from = await entry.OpenAsync(cancellation);
-            await using var to = await zip.CreateEntry($"{folder}/{entry.FullName}", CompressionLevel.Fastest).OpenAsync(cancellation);
+            await using var to = await zip.CreateEntry($"{folder}/{entry.FullName}", CompressionLevel.Fastest)
+                .OpenAsync(cancellation);
             await from.CopyToAsync(to, cancellation);
         }
     }

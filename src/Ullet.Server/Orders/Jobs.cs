@@ -183,7 +183,14 @@ internal sealed class Jobs(
             job.Kind,
             job.State,
             job.At,
-            [.. items.Select(item => new JobItemDto(item.Name, [.. item.OrderIds.Split(' ').Select(seat => seat.Split(':')[0])], item.State, item.Words))],
+            [
+                .. items.Select(item => new JobItemDto(
+                    item.Name,
+                    [.. item.OrderIds.Split(' ').Select(seat => seat.Split(':')[0])],
+                    item.State,
+                    item.Words
+                )),
+            ],
             items.Count(item => item.State == JobItemState.Made),
             items.Count(item => item.State == JobItemState.Failed)
         );

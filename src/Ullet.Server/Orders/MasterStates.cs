@@ -3,7 +3,6 @@ using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Orders;
-using Ullet.Core.Pipeline;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
 

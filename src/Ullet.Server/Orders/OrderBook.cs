@@ -6,7 +6,6 @@ using Ullet.Core.Orders;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
-using Ullet.Server.Documents;
 
 namespace Ullet.Server.Orders;
 
@@ -64,7 +63,9 @@ public sealed class OrderBook(UlletDb db)
             return refusal;
         }
         await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
-        var rows = await db.Orders.Where(row => row.ProjectId == projectId).ToDictionaryAsync(row => row.Id, cancellation);
+        var rows = await db
+            .Orders.Where(row => row.ProjectId == projectId)
+            .ToDictionaryAsync(row => row.Id, cancellation);
         if (orders.FirstOrDefault(order => order.Id.Length > 0 && !rows.ContainsKey(order.Id)) is { } gone)
         {
             return Unknown(gone.Id);
@@ -138,9 +139,7 @@ public sealed class OrderBook(UlletDb db)
     private async Task<Result<string>> Turned(string projectId, bool isUndo, CancellationToken cancellation)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
-        var change = isUndo
-            ? await Newest(projectId, false, cancellation)
-            : await Oldest(projectId, cancellation);
+        var change = isUndo ? await Newest(projectId, false, cancellation) : await Oldest(projectId, cancellation);
         if (change is null)
         {
             return new Refusal(
@@ -220,7 +219,9 @@ public sealed class OrderBook(UlletDb db)
         var at = before is null ? -1 : sorted.FindIndex(row => row.Id == before);
         var last = sorted.Count == 0 ? 0 : sorted[^1].Position;
         var (from, to) =
-            at < 0 ? (last, last + count + 1) : (at == 0 ? sorted[0].Position - count - 1 : sorted[at - 1].Position, sorted[at].Position);
+            at < 0
+                ? (last, last + count + 1)
+                : (at == 0 ? sorted[0].Position - count - 1 : sorted[at - 1].Position, sorted[at].Position);
         return new Queue<double>(Enumerable.Range(1, count).Select(i => from + ((to - from) * i / (count + 1))));
     }
 
@@ -255,7 +256,10 @@ public sealed class OrderBook(UlletDb db)
     }
 
     internal static Refusal Unknown(string orderId) =>
-        new("order-unknown", "orderId", $"There is no order \"{orderId}\" in this book.") { Kind = RefusalKind.NotFound };
+        new("order-unknown", "orderId", $"There is no order \"{orderId}\" in this book.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
 
     private static byte[] Packed(List<KeptOrder?> orders)
     {

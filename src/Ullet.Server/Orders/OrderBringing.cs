@@ -93,7 +93,11 @@ internal sealed class OrderBringing(OrderBook book, DocumentHistory history)
         {
             var kept = await book.Change(
                 projectId,
-                new BookChange(orders.Count == 1 ? "Bring in an order" : $"Bring in {orders.Count} orders", [.. orders], []),
+                new BookChange(
+                    orders.Count == 1 ? "Bring in an order" : $"Bring in {orders.Count} orders",
+                    [.. orders],
+                    []
+                ),
                 cancellation
             );
             if (!kept.IsOk)
@@ -142,9 +146,7 @@ internal sealed class OrderBringing(OrderBook book, DocumentHistory history)
         var taken = new HashSet<string>(StringComparer.Ordinal);
         return
         [
-            .. table.Columns.Select(name =>
-                OrderColumns.Matched(name, fields) is { } id && taken.Add(id) ? id : null
-            ),
+            .. table.Columns.Select(name => OrderColumns.Matched(name, fields) is { } id && taken.Add(id) ? id : null),
         ];
     }
 
@@ -180,7 +182,8 @@ internal sealed class OrderBringing(OrderBook book, DocumentHistory history)
         1
         + numbers
             .Select(number =>
-                int.TryParse(number, NumberStyles.None, CultureInfo.InvariantCulture, out var value) && value < 1_000_000_000
+                int.TryParse(number, NumberStyles.None, CultureInfo.InvariantCulture, out var value)
+                && value < 1_000_000_000
                     ? value
                     : 0
             )

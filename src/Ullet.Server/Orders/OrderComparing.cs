@@ -12,12 +12,7 @@ using Ullet.Server.Work;
 namespace Ullet.Server.Orders;
 
 /// <summary>Says how an order that was made would differ if it was made with today's master; nothing is kept of it.</summary>
-internal sealed class OrderComparing(
-    DocumentHistory history,
-    MasterStates states,
-    OrderFiles files,
-    Workbench bench
-)
+internal sealed class OrderComparing(DocumentHistory history, MasterStates states, OrderFiles files, Workbench bench)
 {
     internal async Task<Result<AnewDto>> WithToday(OrderRow row, CancellationToken cancellation)
     {

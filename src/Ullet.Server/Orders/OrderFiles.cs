@@ -31,7 +31,10 @@ internal sealed class OrderFiles(UlletDb db, AssetStore assets, MasterStates sta
     internal static Project Named(Project filled, string number, string says)
     {
         var title = $"{number} {says} {filled.Title}".Replace('\n', ' ');
-        return filled with { Title = title.Length <= Limits.LongestName ? title : title[..Limits.LongestName].TrimEnd() };
+        return filled with
+        {
+            Title = title.Length <= Limits.LongestName ? title : title[..Limits.LongestName].TrimEnd(),
+        };
     }
 
     /// <summary>Makes the files of an order from a master's state.</summary>
@@ -51,7 +54,13 @@ internal sealed class OrderFiles(UlletDb db, AssetStore assets, MasterStates sta
             var why = judged.Findings.First(finding => finding.Level == FindingLevel.Stop);
             return new Refusal("order-stopped", row.Id, why.Words) { Kind = RefusalKind.NotPossible };
         }
-        return await Made(Named(judged.Filled.Project, row.Number, judged.Filled.Words), judged.Filled.Words, row.Number, context, cancellation);
+        return await Made(
+            Named(judged.Filled.Project, row.Number, judged.Filled.Words),
+            judged.Filled.Words,
+            row.Number,
+            context,
+            cancellation
+        );
     }
 
     /// <summary>The files of a document that stands for an order, or for several.</summary>
@@ -129,7 +138,11 @@ internal sealed class OrderFiles(UlletDb db, AssetStore assets, MasterStates sta
 
     /// <summary>What was made of an order, the newest first.</summary>
     internal Task<List<MadeRow>> Of(string orderId, CancellationToken cancellation) =>
-        db.Made.AsNoTracking().Where(made => made.OrderId == orderId).OrderByDescending(made => made.Id).ToListAsync(cancellation);
+        db
+            .Made.AsNoTracking()
+            .Where(made => made.OrderId == orderId)
+            .OrderByDescending(made => made.Id)
+            .ToListAsync(cancellation);
 
     /// <summary>Kept bytes, held against their hash; null where they are not there, or not those that were kept.</summary>
     internal async Task<byte[]?> Kept(string sha256, CancellationToken cancellation) =>
@@ -144,7 +157,8 @@ internal sealed class OrderFiles(UlletDb db, AssetStore assets, MasterStates sta
         var (old, now) = (Contents(before), Contents(after));
         return
         [
-            .. old.Keys.Where(now.ContainsKey)
+            .. old
+                .Keys.Where(now.ContainsKey)
                 .Where(name => old[name] != now[name])
                 .Select(name => $"{name}: other contents"),
             .. old.Keys.Where(name => !now.ContainsKey(name)).Select(name => $"{name}: not made any more"),

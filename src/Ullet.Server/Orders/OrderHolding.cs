@@ -86,17 +86,19 @@ internal sealed class OrderHolding(UlletDb db, DocumentHistory history, Revision
             return new Refusal("order-stopped", row.Id, why.Words) { Kind = RefusalKind.NotPossible };
         }
         var project = OrderFiles.Named(filled.Project, row.Number, filled.Words);
-        var made = await history.Create(project, $"Order {row.Number} of {head.Project.Title}", cancellation, head.Project);
+        var made = await history.Create(
+            project,
+            $"Order {row.Number} of {head.Project.Title}",
+            cancellation,
+            head.Project
+        );
         if (!made.IsOk)
         {
             return made.Refusal!;
         }
         await db
             .Orders.Where(order => order.Id == row.Id)
-            .ExecuteUpdateAsync(
-                set => set.SetProperty(order => order.OwnProjectId, made.Value.Id),
-                cancellation
-            );
+            .ExecuteUpdateAsync(set => set.SetProperty(order => order.OwnProjectId, made.Value.Id), cancellation);
         return made.Value.Id;
     }
 }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using System.Text.Json;
 using Ullet.Core.Orders;
 using Ullet.Core.Projects;

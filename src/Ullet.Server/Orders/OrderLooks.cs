@@ -1,8 +1,6 @@
 using System.Collections.Concurrent;
-using System.Collections.Immutable;
 using Ullet.Core.Orders;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Projects;
 using Ullet.Files.Orders;
 using Ullet.Files.Pictures;
 using Ullet.Server.Data;
@@ -117,7 +115,10 @@ internal sealed class OrderLooks(
         );
         return stopped is not null
             ? new Refusal("order-stopped", "ids", stopped) { Kind = RefusalKind.NotPossible }
-            : (heads.Values.First().Project.Title, rows.Select(row => Proof(heads[row.Revision ?? 0], row, cancellation)));
+            : (
+                heads.Values.First().Project.Title,
+                rows.Select(row => Proof(heads[row.Revision ?? 0], row, cancellation))
+            );
     }
 
     private ProofOrder Proof(Head head, OrderRow row, CancellationToken cancellation)

@@ -43,9 +43,7 @@ internal sealed class OrderMaking(
         var rows = new List<OrderRow>();
         foreach (var id in seats.Select(seat => seat.Split(':')[0]).Distinct(StringComparer.Ordinal))
         {
-            if (
-                await db.Orders.AsNoTracking().FirstOrDefaultAsync(row => row.Id == id, cancellation) is not { } row
-            )
+            if (await db.Orders.AsNoTracking().FirstOrDefaultAsync(row => row.Id == id, cancellation) is not { } row)
             {
                 return OrderBook.Unknown(id);
             }

@@ -73,7 +73,10 @@ public sealed class FillingTests
     }
 
     private static string? TextOf(FilledOrder filled, Project master, string id) =>
-        filled.Project.Find(((WordsFillIn)master.FillIns.First(own => own.Id == id)).ElementIds[0])?.FormedAs<TextForm>()?.Text;
+        filled
+            .Project.Find(((WordsFillIn)master.FillIns.First(own => own.Id == id)).ElementIds[0])
+            ?.FormedAs<TextForm>()
+            ?.Text;
 
     [Fact]
     public void Words_TakeTheirPlace_AndTheMasterStays()

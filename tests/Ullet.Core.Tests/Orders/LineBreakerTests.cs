@@ -8,10 +8,7 @@ public sealed class LineBreakerTests
 {
     [Fact]
     public void Ways_OfThreeWords_AreAllThereAre() =>
-        Assert.Equal(
-            ["a b c", "a\nb c", "a b\nc", "a\nb\nc"],
-            LineBreaker.Ways("a b c", LineBreaks.Spaces, 3)
-        );
+        Assert.Equal(["a b c", "a\nb c", "a b\nc", "a\nb\nc"], LineBreaker.Ways("a b c", LineBreaks.Spaces, 3));
 
     [Fact]
     public void Hyphens_StayAtTheEndOfTheirLine() =>

@@ -9,7 +9,12 @@ public sealed class OrderColumnsTests
 {
     private static readonly ImmutableArray<FillIn> Fields =
     [
-        new WordsFillIn { Id = "p-name", Label = "Name on the front", PatternFillInId = "name" },
+        new WordsFillIn
+        {
+            Id = "p-name",
+            Label = "Name on the front",
+            PatternFillInId = "name",
+        },
         new WordsFillIn { Id = "f2", Label = "Date" },
     ];
 
@@ -27,9 +32,17 @@ public sealed class OrderColumnsTests
     [Fact]
     public void WithoutNames_NumbersComeFirst_ThenTheFillIns()
     {
-        ImmutableArray<ImmutableArray<string>> rows = [["7", "Ama"], ["8", "Jo"]];
+        ImmutableArray<ImmutableArray<string>> rows =
+        [
+            ["7", "Ama"],
+            ["8", "Jo"],
+        ];
         Assert.Equal([OrderColumns.Number, "p-name"], OrderColumns.ByPlace(rows, 2, Fields));
-        ImmutableArray<ImmutableArray<string>> names = [["Ama", "3 May"], ["Jo", "4 May"]];
+        ImmutableArray<ImmutableArray<string>> names =
+        [
+            ["Ama", "3 May"],
+            ["Jo", "4 May"],
+        ];
         Assert.Equal(["p-name", "f2"], OrderColumns.ByPlace(names, 2, Fields));
     }
 
@@ -48,5 +61,11 @@ public sealed class OrderColumnsTests
     [InlineData("1234567890123456789012345", "order-number")]
     [InlineData("7", null)]
     public void Orders_WithoutAGoodNumber_AreRefused(string number, string? code) =>
-        Assert.Equal(code, new Order { Id = "", Number = number }.Cleaned().Check()?.Code);
+        Assert.Equal(
+            code,
+            new Order { Id = "", Number = number }
+                .Cleaned()
+                .Check()
+                ?.Code
+        );
 }

@@ -147,7 +147,10 @@ public sealed class FittedNamesTests
     [Fact]
     public void Names_InAnOutline_LieInsideIt_AndAreAsLargeAsAPlainSearchFinds()
     {
-        var circle = Enumerable.Range(0, 90).Select(i => Math.SinCos(i * Math.PI / 45)).Select(p => new Point(40 * p.Sin, 40 * p.Cos));
+        var circle = Enumerable
+            .Range(0, 90)
+            .Select(i => Math.SinCos(i * Math.PI / 45))
+            .Select(p => new Point(40 * p.Sin, 40 * p.Cos));
         System.Collections.Immutable.ImmutableArray<Region> inside = [new Region(Ring.Of([.. circle]), [])];
         var room = new FitRoom(new ElementBox(0, 0, 80, 80, 0), inside);
         var rules = Rules with { Room = null, MostLines = 1, LargestHeight = 40 };

@@ -54,7 +54,10 @@ public sealed class OrderTableTests
     [InlineData("'quoted")]
     public void Formulas_AreText_AndComeBackAsTyped(string cell)
     {
-        var written = OrderTable.Write([["No", "Name"], ["1", cell]]);
+        var written = OrderTable.Write([
+            ["No", "Name"],
+            ["1", cell],
+        ]);
         Assert.Contains($"'{cell}", Encoding.UTF8.GetString(written), StringComparison.Ordinal);
         Assert.Equal(["1", cell], Assert.Single(OrderTable.Read(written, IsHeader).Value.Rows));
     }

@@ -1,8 +1,8 @@
+using UglyToad.PdfPig;
 using Ullet.Core.Orders;
 using Ullet.Files.Booklets;
 using Ullet.Files.Orders;
 using Ullet.Files.Pictures;
-using UglyToad.PdfPig;
 
 namespace Ullet.Files.Tests.Orders;
 

@@ -66,7 +66,21 @@ public sealed class SeveralInOneTests
         return made.Value;
     }
 
-    private static readonly string[] Names = ["Spade", "Fork", "Hoe", "Rake", "Trowel", "Dibber", "Twine", "Shears", "Sieve", "Can", "Net", "Cane"];
+    private static readonly string[] Names =
+    [
+        "Spade",
+        "Fork",
+        "Hoe",
+        "Rake",
+        "Trowel",
+        "Dibber",
+        "Twine",
+        "Shears",
+        "Sieve",
+        "Can",
+        "Net",
+        "Cane",
+    ];
 
     private static ImmutableArray<SeatedOrder> Seated(Evaluated master, int count, Func<int, string> thread)
     {
@@ -141,7 +155,10 @@ public sealed class SeveralInOneTests
             .Made([.. seated.Select(order => order with { IsLeftOut = order.Number == "4" })], "all but 4")
             .Value.Project;
         Assert.Equal(["1", "2", "3", "5"], without.Seats.Select(seat => seat.Number));
-        Assert.Equal(all.Seats.Where(seat => seat.Number != "4").Select(seat => seat.Box), without.Seats.Select(seat => seat.Box));
+        Assert.Equal(
+            all.Seats.Where(seat => seat.Number != "4").Select(seat => seat.Box),
+            without.Seats.Select(seat => seat.Box)
+        );
         Assert.DoesNotContain(without.Elements, element => element.Name.StartsWith("4 ", StringComparison.Ordinal));
     }
 
@@ -151,7 +168,11 @@ public sealed class SeveralInOneTests
         var master = Tab();
         var made = new SeveralInOne(DemoWork.Context, master).Made(Seated(master, 6, _ => "plum"), "six").Value;
         var evaluated = DemoWork.Context.Evaluator.Evaluate(made.Project);
-        var sheets = evaluated.Sheets.Where(sheet => sheet.Shapes.Any(placed => placed.Shape.Name.Contains("Heart", StringComparison.Ordinal))).ToList();
+        var sheets = evaluated
+            .Sheets.Where(sheet =>
+                sheet.Shapes.Any(placed => placed.Shape.Name.Contains("Heart", StringComparison.Ordinal))
+            )
+            .ToList();
         Assert.Single(sheets);
         Assert.Equal(6, sheets[0].Shapes.Length);
         Assert.Equal(

@@ -19,9 +19,29 @@ public sealed class OrderBookTests(TestServer server) : IClassFixture<TestServer
         var ids = await shop.Order("Ama", "Jo");
         await shop.Post(
             shop.Path,
-            new { label = "Change order 2", set = new[] { new { id = ids[1], values = new { name = "Joan" }, quantity = 3 } } }
+            new
+            {
+                label = "Change order 2",
+                set = new[]
+                {
+                    new
+                    {
+                        id = ids[1],
+                        values = new { name = "Joan" },
+                        quantity = 3,
+                    },
+                },
+            }
         );
-        var book = await shop.Post(shop.Path, new { label = "Remove order 1", set = Array.Empty<object>(), removed = new[] { ids[0] } });
+        var book = await shop.Post(
+            shop.Path,
+            new
+            {
+                label = "Remove order 1",
+                set = Array.Empty<object>(),
+                removed = new[] { ids[0] },
+            }
+        );
         Assert.Equal(["Joan"], Names(book));
         Assert.Equal("Remove order 1", (string)book["undo"]!);
         book = await shop.Post($"{shop.Path}/undo", new { });
@@ -62,13 +82,21 @@ public sealed class OrderBookTests(TestServer server) : IClassFixture<TestServer
         Assert.Empty((await shop.Book())["orders"]!.AsArray());
         var moved = await shop.Post(
             $"{shop.Path}/table",
-            new { text = Bad, targets = new[] { "number", "name", "note" }, save = true }
+            new
+            {
+                text = Bad,
+                targets = new[] { "number", "name", "note" },
+                save = true,
+            }
         );
         Assert.True((bool)moved["isSaved"]!);
         var book = await shop.Book();
         Assert.Equal(["Ama", "Jo"], Names(book));
         Assert.Equal("soon", (string)book["orders"]![1]!["note"]!);
-        var judged = await shop.Post($"{shop.Path}/judge", new { ids = book["orders"]!.AsArray().Select(order => (string)order!["id"]!) });
+        var judged = await shop.Post(
+            $"{shop.Path}/judge",
+            new { ids = book["orders"]!.AsArray().Select(order => (string)order!["id"]!) }
+        );
         Assert.Contains("more than once", (string)judged[0]!["findings"]![0]!["words"]!, StringComparison.Ordinal);
     }
 
@@ -79,10 +107,7 @@ public sealed class OrderBookTests(TestServer server) : IClassFixture<TestServer
         await shop.Order("=SUM(A1)", "O’Dell, “Beck”", "Zoë");
         var csv = await server.Client.GetByteArrayAsync($"{shop.Path}/book.csv");
         var other = await OrderShop.Open(server.Client, "Another strip");
-        var came = await other.Post(
-            $"{other.Path}/table",
-            new { file = Convert.ToBase64String(csv), save = true }
-        );
+        var came = await other.Post($"{other.Path}/table", new { file = Convert.ToBase64String(csv), save = true });
         Assert.True((bool)came["isSaved"]!, came.ToJsonString());
         Assert.Equal(Names(await shop.Book()), Names(await other.Book()));
         Assert.Contains("'=SUM(A1)", Encoding.UTF8.GetString(csv), StringComparison.Ordinal);
@@ -115,7 +140,9 @@ public sealed class OrderBookTests(TestServer server) : IClassFixture<TestServer
     public async Task TooManyOrders_AreRefused()
     {
         var shop = await OrderShop.Open(server.Client);
-        var text = string.Concat(Enumerable.Range(1, 6_000).Select(i => string.Create(CultureInfo.InvariantCulture, $"{i}\tAma\n")));
+        var text = string.Concat(
+            Enumerable.Range(1, 6_000).Select(i => string.Create(CultureInfo.InvariantCulture, $"{i}\tAma\n"))
+        );
         using var content = new StringContent(
             new JsonObject { ["text"] = text, ["save"] = true }.ToJsonString(),
             Encoding.UTF8,
@@ -134,7 +161,14 @@ public sealed class OrderBookTests(TestServer server) : IClassFixture<TestServer
         Assert.Equal(HttpStatusCode.OK, status);
         var order = (await shop.Book())["orders"]![0]!;
         Assert.Equal(("proofed", true), ((string)order["state"]!, (bool)order["isHeld"]!));
-        await shop.Edit(new { edit = "setLettering", elementId = shop.ElementId, fontId = "lobster" });
+        await shop.Edit(
+            new
+            {
+                edit = "setLettering",
+                elementId = shop.ElementId,
+                fontId = "lobster",
+            }
+        );
         var judged = await shop.Post($"{shop.Path}/judge", new { ids });
         Assert.All(judged.AsArray(), each => Assert.True((bool)each!["differs"]!));
         // Another name is another order: its proof holds no more.

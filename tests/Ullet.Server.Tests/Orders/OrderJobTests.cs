@@ -83,11 +83,21 @@ public sealed class OrderJobTests(TestServer server) : IClassFixture<TestServer>
         Assert.Equal((Hash(first), first.Length), ((string)made["sha256"]!, (int)made["bytes"]!));
         Assert.Equal("Bree Serif", (string)made["fonts"]![0]!);
 
-        await shop.Edit(new { edit = "setLettering", elementId = shop.ElementId, fontId = "lobster" });
+        await shop.Edit(
+            new
+            {
+                edit = "setLettering",
+                elementId = shop.ElementId,
+                fontId = "lobster",
+            }
+        );
         var judged = await shop.Post($"{shop.Path}/judge", new { ids });
         Assert.All(judged.AsArray(), each => Assert.True((bool)each!["differs"]!));
         var anew = await shop.Post($"{shop.Path}/{ids[0]}/anew", new { });
-        Assert.Contains("Letters: Bree Serif before, Lobster now.", anew["words"]!.AsArray().Select(each => (string)each!));
+        Assert.Contains(
+            "Letters: Bree Serif before, Lobster now.",
+            anew["words"]!.AsArray().Select(each => (string)each!)
+        );
         Assert.Contains(anew["files"]!.AsArray(), each => ((string)each!).Contains(".ulst", StringComparison.Ordinal));
         Assert.Equal(first, await shop.Packet(ids[0]));
 
@@ -96,12 +106,26 @@ public sealed class OrderJobTests(TestServer server) : IClassFixture<TestServer>
         var both = (await shop.Get($"/api/orders/{ids[0]}/made")).AsArray();
         Assert.Equal(2, both.Count);
         Assert.NotEqual(first, await shop.Packet(ids[0]));
-        Assert.Equal(first, await server.Client.GetByteArrayAsync($"/api/orders/{ids[0]}/made/{(long)both[1]!["id"]!}/packet.zip"));
+        Assert.Equal(
+            first,
+            await server.Client.GetByteArrayAsync($"/api/orders/{ids[0]}/made/{(long)both[1]!["id"]!}/packet.zip")
+        );
 
         // A deleted master, an emptied bin and made room take nothing of it away.
         using (await server.Client.DeleteAsync($"/api/projects/{shop.Id}")) { }
-        await shop.Post("/api/room", new { bin = true, history = true, unused = true });
-        Assert.Equal(first, await server.Client.GetByteArrayAsync($"/api/orders/{ids[0]}/made/{(long)both[1]!["id"]!}/packet.zip"));
+        await shop.Post(
+            "/api/room",
+            new
+            {
+                bin = true,
+                history = true,
+                unused = true,
+            }
+        );
+        Assert.Equal(
+            first,
+            await server.Client.GetByteArrayAsync($"/api/orders/{ids[0]}/made/{(long)both[1]!["id"]!}/packet.zip")
+        );
         using (await server.Client.PostAsync($"/api/projects/{shop.Id}/restore", null)) { }
         Assert.Equal(2, (await shop.Book())["orders"]!.AsArray().Count);
     }
@@ -119,7 +143,10 @@ public sealed class OrderJobTests(TestServer server) : IClassFixture<TestServer>
         using var scope = server.Services.CreateScope();
         var db = scope.ServiceProvider.GetRequiredService<UlletDb>();
         var held = await db.Orders.Where(order => order.Id == ids[0]).Select(order => order.Revision).FirstAsync();
-        var head = await db.Projects.Where(project => project.Id == shop.Id).Select(project => project.HeadId).FirstAsync();
+        var head = await db
+            .Projects.Where(project => project.Id == shop.Id)
+            .Select(project => project.HeadId)
+            .FirstAsync();
         await RevisionThinning.Run(db, shop.Id, head, 1, CancellationToken.None, long.MaxValue);
         var left = await db.Revisions.Where(row => row.ProjectId == shop.Id).Select(row => row.Id).ToListAsync();
         Assert.Contains(held!.Value, left);
@@ -177,7 +204,9 @@ public sealed class OrderJobTests(TestServer server) : IClassFixture<TestServer>
         var plans = (await shop.Post($"{shop.Path}/hoopings", new { ids })).AsArray();
         Assert.Equal(4, plans.Sum(plan => plan!["seats"]!.AsArray().Count));
         Assert.All(plans, plan => Assert.True((int)plan!["stops"]! <= (int)plan["stopsOfOne"]!));
-        using var picture = await server.Client.GetAsync($"{shop.Path}/hoopings/1/picture.png?ids={string.Join(',', ids)}&size=300");
+        using var picture = await server.Client.GetAsync(
+            $"{shop.Path}/hoopings/1/picture.png?ids={string.Join(',', ids)}&size=300"
+        );
         Assert.Equal("image/png", picture.Content.Headers.ContentType?.MediaType);
         var job = await shop.Over(await shop.Begin(ids, "hoopings"));
         Assert.Equal(plans.Count, (int)job["made"]!);

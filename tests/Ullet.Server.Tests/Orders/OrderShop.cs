@@ -12,9 +12,22 @@ internal sealed class OrderShop(HttpClient client, string id)
 
     internal string Path => $"/api/projects/{Id}/orders";
 
-    internal static async Task<OrderShop> Open(HttpClient client, string title = "Name strip", string font = "bree-serif")
+    internal static async Task<OrderShop> Open(
+        HttpClient client,
+        string title = "Name strip",
+        string font = "bree-serif"
+    )
     {
-        var made = await Post(client, "/api/projects", new { title, fieldWidth = 130, fieldHeight = 180 });
+        var made = await Post(
+            client,
+            "/api/projects",
+            new
+            {
+                title,
+                fieldWidth = 130,
+                fieldHeight = 180,
+            }
+        );
         var id = (string)made["id"]!;
         var words = new
         {
@@ -27,7 +40,8 @@ internal sealed class OrderShop(HttpClient client, string id)
             y = 0,
         };
         var added = await Post(client, $"/api/projects/{id}/edits", new { head = (long)made["head"]!, edit = words });
-        var element = (string)(await client.GetFromJsonAsync<JsonNode>($"/api/projects/{id}"))!["project"]!["elements"]![0]!["id"]!;
+        var element = (string)
+            (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{id}"))!["project"]!["elements"]![0]!["id"]!;
         var fillIn = new
         {
             kind = "words",
@@ -71,7 +85,18 @@ internal sealed class OrderShop(HttpClient client, string id)
     }
 
     internal async Task<string> Begin(IEnumerable<string> orderIds, string kind = "packets", bool anew = false) =>
-        (string)(await Post($"{Path}/jobs", new { kind, orderIds, anew }))["id"]!;
+        (string)
+            (
+                await Post(
+                    $"{Path}/jobs",
+                    new
+                    {
+                        kind,
+                        orderIds,
+                        anew,
+                    }
+                )
+            )["id"]!;
 
     /// <summary>Follows a job's events to their end.</summary>
     internal async Task<JsonNode> Over(string jobId, Func<JsonNode, Task>? at = null)

@@ -33,7 +33,11 @@ public sealed record ChooseAmong : Edit
         var place = standing.Aggregate(Box.Empty, (box, element) => box.Union(Bands.BoxOf(element, context)));
         if (place.IsEmpty)
         {
-            return new Refusal("place-empty", "elementIds", "What is selected takes no place that a drawing could take.");
+            return new Refusal(
+                "place-empty",
+                "elementIds",
+                "What is selected takes no place that a drawing could take."
+            );
         }
         var options = ImmutableArray.Create(new DrawingOption(NameOf(standing), standing));
         var id = $"f{project.NextNumber}";
@@ -60,7 +64,9 @@ public sealed record ChooseAmong : Edit
     }
 
     private static string NameOf(ImmutableArray<Element> standing) =>
-        standing[^1].Sketch is { } use && SketchShelf.Find(use.SketchId) is { } sketch ? sketch.Name : standing[^1].Name;
+        standing[^1].Sketch is { } use && SketchShelf.Find(use.SketchId) is { } sketch
+            ? sketch.Name
+            : standing[^1].Name;
 
     /// <summary>A drawing in the place: set once to see how large it comes out, and then as large as the place takes.</summary>
     private Result<(Project Project, DrawingOption Option)> Option(

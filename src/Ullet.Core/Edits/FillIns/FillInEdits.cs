@@ -63,7 +63,9 @@ public sealed record ArrangeFillIns : Edit
     public override string Label(Project before) => "Arrange the fill-ins";
 
     public override Result<Project> Apply(Project project, EditContext context) =>
-        FillInIds.Order(StringComparer.Ordinal).SequenceEqual(project.FillIns.Select(own => own.Id).Order(StringComparer.Ordinal))
+        FillInIds
+            .Order(StringComparer.Ordinal)
+            .SequenceEqual(project.FillIns.Select(own => own.Id).Order(StringComparer.Ordinal))
             ? project with
             {
                 FillIns = [.. FillInIds.Select(id => project.FillIns.First(own => own.Id == id))],

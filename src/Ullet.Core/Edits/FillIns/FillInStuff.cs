@@ -1,4 +1,3 @@
-using Ullet.Core.Geometry;
 using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -19,7 +18,9 @@ internal static class FillInStuff
         fillIn switch
         {
             LetteredFillIn lettered => Lettered(lettered, project),
-            ClothFillIn cloth => cloth.OptionIds.Append(cloth.ClothId).FirstOrDefault(id => project.FindCloth(id) is null)
+            ClothFillIn cloth => cloth
+                .OptionIds.Append(cloth.ClothId)
+                .FirstOrDefault(id => project.FindCloth(id) is null)
                 is { } unknown
                 ? EditRefusals.NoCloth(unknown)
                 : null,

@@ -13,12 +13,7 @@ internal static class PatternSeats
     /// <param name="orders">The orders, one for each seat.</param>
     /// <param name="title">The document's.</param>
     /// <param name="context">What edits read.</param>
-    internal static Project Filled(
-        Project grid,
-        ImmutableArray<SeatedOrder> orders,
-        string title,
-        EditContext context
-    )
+    internal static Project Filled(Project grid, ImmutableArray<SeatedOrder> orders, string title, EditContext context)
     {
         var fill = new OrderFill(context);
         var places = PatternShelf.PlanOf(grid)!.Places;

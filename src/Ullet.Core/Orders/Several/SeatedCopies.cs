@@ -42,7 +42,9 @@ internal sealed class SeatedCopies
             hands.AddRange(project.RunSheet.Hands.Where(IsOfOne).Select(hand => Seated(hand, seat, by)));
             steps.AddRange(
                 project
-                    .RunSheet.Steps.Where(step => project.Find(step.Key.OwnerId) is not null || OneHand(project, step.Key))
+                    .RunSheet.Steps.Where(step =>
+                        project.Find(step.Key.OwnerId) is not null || OneHand(project, step.Key)
+                    )
                     .Select(step => step with { Key = step.Key with { OwnerId = Own(seat, step.Key.OwnerId) } })
             );
         }
@@ -75,9 +77,11 @@ internal sealed class SeatedCopies
                 Hands = [.. shared.Hands.Where(hand => !IsOfOne(hand)).Select(OverAll), .. hands],
                 Steps =
                 [
-                    .. shared.Steps.Where(step => steps.All(own => own.Key != step.Key)
+                    .. shared.Steps.Where(step =>
+                        steps.All(own => own.Key != step.Key)
                         && _orders[0].Order.Project.Find(step.Key.OwnerId) is null
-                        && !OneHand(_orders[0].Order.Project, step.Key)),
+                        && !OneHand(_orders[0].Order.Project, step.Key)
+                    ),
                     .. steps,
                 ],
                 Sequence = Sequence(),
@@ -118,8 +122,7 @@ internal sealed class SeatedCopies
             Box.Empty,
             (box, middle) =>
                 box.Union(
-                    Box.Centred(area.Width, area.Height)
-                        .Moved(area.X - from.X + middle.X, area.Y - from.Y + middle.Y)
+                    Box.Centred(area.Width, area.Height).Moved(area.X - from.X + middle.X, area.Y - from.Y + middle.Y)
                 )
         );
         return hand with { Area = new ElementBox(all.Centre.X, all.Centre.Y, all.Width, all.Height, 0) };
@@ -128,8 +131,10 @@ internal sealed class SeatedCopies
     private Element Seated(Element element, int seat, Point by)
     {
         var ids = new IdMap(
-            _orders[seat].Order.Project.Cloths.ToDictionary(cloth => cloth.Id, cloth => cloth.Id, StringComparer.Ordinal),
-            _orders[seat].Order.Project.Threads.ToDictionary(thread => thread.Id, thread => thread.Id, StringComparer.Ordinal),
+            _orders[seat]
+                .Order.Project.Cloths.ToDictionary(cloth => cloth.Id, cloth => cloth.Id, StringComparer.Ordinal),
+            _orders[seat]
+                .Order.Project.Threads.ToDictionary(thread => thread.Id, thread => thread.Id, StringComparer.Ordinal),
             _orders[seat]
                 .Order.Project.Elements.ToDictionary(own => own.Id, own => Own(seat, own.Id), StringComparer.Ordinal)
         );
@@ -159,9 +164,11 @@ internal sealed class SeatedCopies
             Area = hand.Area?.Moved(by.X, by.Y),
             AlignedTo = hand.AlignedTo is { } line ? line with { OwnerId = Own(seat, line.OwnerId) } : null,
             Insert = hand.Insert is { } insert ? insert with { On = Own(seat, insert.On) } : null,
-            LayerId = hand.LayerId is { } layer && _orders[seat].Order.Project.RunSheet.Hands.Any(own => own.Id == layer && IsOfOne(own))
-                ? Own(seat, layer)
-                : hand.LayerId,
+            LayerId =
+                hand.LayerId is { } layer
+                && _orders[seat].Order.Project.RunSheet.Hands.Any(own => own.Id == layer && IsOfOne(own))
+                    ? Own(seat, layer)
+                    : hand.LayerId,
         };
 
     /// <summary>The steps of all in the order of one: where it stands in the first order's run sheet each step is done for every seat;
@@ -188,7 +195,9 @@ internal sealed class SeatedCopies
         {
             var own = Enumerable
                 .Range(0, _orders.Count)
-                .Select(seat => (Seat: seat, Step: _orders[seat].Order.RunSheet.Steps.FirstOrDefault(step => step.Key == key)))
+                .Select(seat =>
+                    (Seat: seat, Step: _orders[seat].Order.RunSheet.Steps.FirstOrDefault(step => step.Key == key))
+                )
                 .Where(each => each.Step is not null)
                 .ToList();
             if (own.Count == 0)

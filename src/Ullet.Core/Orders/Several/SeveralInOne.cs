@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Geometry;
 using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -57,7 +56,11 @@ public sealed class SeveralInOne(EditContext context, Evaluated master)
         title = title.Length <= Limits.LongestName ? title : title[..Limits.LongestName];
         if (orders.All(order => order.IsLeftOut))
         {
-            return new Refusal("seats-empty", "leftOut", "Every order of this hooping is left out; there is nothing to sew.");
+            return new Refusal(
+                "seats-empty",
+                "leftOut",
+                "Every order of this hooping is left out; there is nothing to sew."
+            );
         }
         if (TakesSeveral(master.Project) && orders.FirstOrDefault(order => order.IsLeftOut) is { } left)
         {
@@ -187,7 +190,10 @@ public sealed class SeveralInOne(EditContext context, Evaluated master)
         {
             for (var column = (int)across.Least; column <= across.Most; column++)
             {
-                if (Numbered(column, row) is { IsOk: true } plan && PatternShelf.Takes(master.Project.Hooping.Hoop, plan.Value))
+                if (
+                    Numbered(column, row) is { IsOk: true } plan
+                    && PatternShelf.Takes(master.Project.Hooping.Hoop, plan.Value)
+                )
                 {
                     yield return (column, row);
                 }
@@ -232,11 +238,12 @@ public sealed class SeveralInOne(EditContext context, Evaluated master)
         {
             PatternId = master.Project.Pattern!.PatternId,
             Numbers = [new PatternNumber(AcrossId, across), new PatternNumber(DownId, down)],
-            FontId = master.Project.Elements.Select(element => element.FormedAs<TextForm>()?.FontId).FirstOrDefault(id => id is not null),
+            FontId = master
+                .Project.Elements.Select(element => element.FormedAs<TextForm>()?.FontId)
+                .FirstOrDefault(id => id is not null),
         }.Apply(master.Project, context);
         return numbered.Then(project =>
-            (Result<SharedHooping>)
-                new SharedHooping(orders, PatternSeats.Filled(project, orders, title, context))
+            (Result<SharedHooping>)new SharedHooping(orders, PatternSeats.Filled(project, orders, title, context))
         );
     }
 }

@@ -87,7 +87,11 @@ public abstract record LetteredFillIn : FillIn
         Fit.Check(Label)
         ?? (
             WhenEmpty == WhenEmpty.Instead && string.IsNullOrWhiteSpace(Instead)
-                ? new Refusal("instead-empty", "instead", $"Say which text takes the place of {Label} where it is empty.")
+                ? new Refusal(
+                    "instead-empty",
+                    "instead",
+                    $"Say which text takes the place of {Label} where it is empty."
+                )
                 : null
         );
 }

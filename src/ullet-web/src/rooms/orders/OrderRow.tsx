@@ -57,7 +57,7 @@ export function OrderRow(props: Props) {
             tabIndex={isCell ? 0 : -1}
             data-column={column.id}
             data-in-range={(props.isInRange && props.column === i) || undefined}
-            aria-label={`${column.label}, order ${order.number}: ${column.of(order) || "empty"}${trouble ? `. ${trouble}` : ""}`}
+            aria-label={told(column, order, rule, trouble)}
             aria-invalid={trouble ? true : undefined}
             title={trouble ?? (rule ? `Set ${rule}` : undefined)}
             className="relative flex shrink-0 flex-col justify-center overflow-hidden border-l border-line/60 px-2 leading-tight outline-offset-[-2px] aria-invalid:shadow-[inset_3px_0_0_var(--color-madder)] data-in-range:bg-indigo-pale"
@@ -81,6 +81,17 @@ export function OrderRow(props: Props) {
       })}
     </div>
   );
+}
+
+/** A cell in words: all that is seen of it, and what stands against it. */
+function told(
+  column: Column,
+  order: BookOrder,
+  rule: string | undefined,
+  trouble: string | null | undefined,
+) {
+  const said = column.of(order) || (column.hint ? `as in the project, ${column.hint}` : "empty");
+  return `${column.label}, order ${order.number}: ${[said, rule, trouble].filter(Boolean).join(". ")}`;
 }
 
 function Picture({ projectId, order }: { projectId: string; order: BookOrder }) {
