@@ -60,9 +60,6 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.WaitUntilIdle();
             Keep(visitor, "font-chooser");
             visitor.Press(OpenQA.Selenium.Keys.Escape);
-            visitor.Click("button", "Mock-up");
-            Keep(visitor, "mock-up");
-            visitor.Press(OpenQA.Selenium.Keys.Escape);
             visitor.Click("button", "Drawings");
             visitor.Click("button", "Robin");
             visitor.Click("button", "In thread");
@@ -108,10 +105,24 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.Click("link", "Tea-towel corner");
             visitor.WaitForText("Run strip");
             Keep(visitor, "wall-covers");
-            visitor.Click("button", "Maps");
-            visitor.Click("button", "Coverage");
-            visitor.WaitForText("cm²");
-            Keep(visitor, "map-coverage");
+            visitor.GoTo("/");
+            visitor.Click("link", "Seed-packet pouch");
+            visitor.WaitForText("Run strip");
+            visitor.Click("link", "Order book");
+            visitor.WaitForText("3 orders can’t be made yet");
+            Keep(visitor, "orders");
+            visitor.GoTo("/");
+            visitor.Click("link", "Plot patch");
+            visitor.WaitForText("Run strip");
+            visitor.Click("link", "Order book");
+            visitor.WaitForText("All can be made");
+            foreach (var order in Enumerable.Range(1, 6))
+            {
+                visitor.CheckBox($"Choose order {order}");
+            }
+            visitor.Click("button", "Share a hoop");
+            visitor.WaitForText("6 together");
+            Keep(visitor, "orders-hoop");
         });
 
     /// <summary>A page as it comes out of a printer, through a reader of PDFs that is not ours.</summary>

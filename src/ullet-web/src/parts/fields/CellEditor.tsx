@@ -7,6 +7,8 @@ interface Props {
   begun: string | null;
   value: string;
   options: string[];
+  /** Told at every letter. */
+  onText?: (text: string) => void;
   /** Takes what was typed; with how far to go on, rows and columns. */
   onTaken: (text: string, then: [number, number] | null) => void;
   /** Lets go of it. */
@@ -14,7 +16,7 @@ interface Props {
 }
 
 /** Typing into a cell: Enter takes and goes down, Tab to the right, Escape lets go; what is typed is taken whatever comes next. */
-export function CellEditor({ label, begun, value, options, onTaken, onLeft }: Props) {
+export function CellEditor({ label, begun, value, options, onText, onTaken, onLeft }: Props) {
   const [text, setText] = useState(begun ?? value);
   const list = useId();
   const own = useRef({ text, done: false, onTaken });
@@ -53,7 +55,10 @@ export function CellEditor({ label, begun, value, options, onTaken, onLeft }: Pr
         value={text}
         autoComplete="off"
         className="h-8 w-full rounded border border-indigo bg-white px-1 outline-none"
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => {
+          setText(event.target.value);
+          onText?.(event.target.value);
+        }}
         onFocus={(event) => (begun === null ? event.target.select() : undefined)}
         onBlur={() => take(null)}
         onKeyDown={(event) => {

@@ -18,6 +18,8 @@ interface Props {
   edits: ReturnType<typeof useBookEdits>;
   onTicked: (ids: ReadonlySet<string>) => void;
   onAt: (id: string) => void;
+  /** Told what is typed into a row, at every letter; null when that is taken or left. */
+  onTyping: (typed: { orderId: string; column: string; text: string } | null) => void;
   /** Called with true while hands are in the table. */
   onFocus: (inside: boolean) => void;
 }
@@ -26,7 +28,18 @@ interface Props {
 const SPARE = 8;
 
 /** The book as a table with the keys of a spreadsheet: arrows go, typing replaces, Enter takes and goes down, Ctrl+D fills down. */
-export function OrderGrid({ projectId, fields, rows, ticked, atId, edits, onTicked, onAt, onFocus }: Props) {
+export function OrderGrid({
+  projectId,
+  fields,
+  rows,
+  ticked,
+  atId,
+  edits,
+  onTicked,
+  onAt,
+  onTyping,
+  onFocus,
+}: Props) {
   const columns = useMemo(() => columnsOf(fields), [fields]);
   const [at, setAt] = useState({ column: 1, to: 0 });
   const [editing, setEditing] = useState<{ id: string; column: string; begun: string | null } | null>(null);
@@ -164,13 +177,16 @@ export function OrderGrid({ projectId, fields, rows, ticked, atId, edits, onTick
                         begun={editing.begun}
                         value={column.of(order)}
                         options={column.options}
+                        onText={(text) => onTyping({ orderId: order.id, column: column.id, text })}
                         onTaken={(text, then) => {
                           setEditing(null);
+                          onTyping(null);
                           write(order, column, text);
                           if (then) go(rowAt + then[0], at.column + then[1]);
                         }}
                         onLeft={() => {
                           setEditing(null);
+                          onTyping(null);
                           focusCell(grid.current, order.id, column.id);
                         }}
                       />

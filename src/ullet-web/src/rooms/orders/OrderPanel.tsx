@@ -3,23 +3,33 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, Refused, type Schemas } from "../../api/client";
 import { useJobs, type BookField, type BookOrder, type useBookEdits } from "../../api/orders";
+import { useTried } from "./useTried";
 import { Button, buttonClass } from "../../parts/Button";
 import { TextButton } from "../../parts/TextButton";
 import { duration, sizeText } from "../../state/lengths";
 import { say } from "../../state/messages";
 import { useUnits } from "../../state/units";
 
+/** What is typed into a row and not taken yet. */
+export interface Typing {
+  orderId: string;
+  column: string;
+  text: string;
+}
+
 interface Props {
   projectId: string;
   order: BookOrder;
   fields: BookField[];
+  typing: Typing | null;
   edits: ReturnType<typeof useBookEdits>;
 }
 
 /** One order: what it looks like, what was found of it, what was made of it. */
-export function OrderPanel({ projectId, order, fields, edits }: Props) {
+export function OrderPanel({ projectId, order, fields, typing, edits }: Props) {
   const unit = useUnits((units) => units.shown);
-  const judged = order.judged;
+  const tried = useTried(projectId, order, fields, typing);
+  const judged = tried?.judged ?? order.judged;
   const base = `/api/projects/${projectId}/orders/${order.id}`;
   const look = judged?.look ?? "none";
   const rules = judged?.outcomes.filter((outcome) => outcome.rule) ?? [];
@@ -33,7 +43,13 @@ export function OrderPanel({ projectId, order, fields, edits }: Props) {
         {judged?.says ? <span className="ml-2 text-[15px] font-normal text-muted">{judged.says}</span> : null}
       </h2>
       {judged?.stitches ? (
-        judged.differs ? (
+        tried ? (
+          <img
+            src={`/api/projects/${projectId}/orders/try.png?size=460&values=${encodeURIComponent(JSON.stringify(tried.values))}`}
+            alt={`Order ${order.number} as it is typed`}
+            className="max-h-[230px] w-full rounded-card border border-indigo bg-chalk object-contain"
+          />
+        ) : judged.differs ? (
           <BeforeAndAfter base={base} look={look} />
         ) : (
           <img
@@ -115,7 +131,7 @@ function BeforeAndAfter({ base, look }: { base: string; look: string }) {
 }
 
 /** The files that are kept of it, and what another making would change. */
-function Kept({ projectId, order, edits }: Omit<Props, "fields">) {
+function Kept({ projectId, order, edits }: Omit<Props, "fields" | "typing">) {
   const jobs = useJobs(projectId);
   const [compared, setCompared] = useState<Schemas["AnewDto"] | null>(null);
   const made = order.made;

@@ -8,7 +8,7 @@ import { HoopingsPanel } from "./HoopingsPanel";
 import { JobBar } from "./JobBar";
 import { OrderBar, type BookPanel } from "./OrderBar";
 import { OrderGrid } from "./OrderGrid";
-import { OrderPanel } from "./OrderPanel";
+import { OrderPanel, type Typing } from "./OrderPanel";
 import { ProofPanel } from "./ProofPanel";
 import { TablePanel } from "./TablePanel";
 import { useBookKeys } from "./useBookKeys";
@@ -25,6 +25,7 @@ export function OrdersRoom() {
   const [panel, setPanel] = useState<BookPanel | null>(null);
   const [wrongFirst, setWrongFirst] = useState(true);
   const [frozen, setFrozen] = useState(false);
+  const [typing, setTyping] = useState<Typing | null>(null);
   const rows = useSorted(book.data, wrongFirst, frozen);
   useBookKeys(book.data, edits);
   if (book.isError)
@@ -61,10 +62,18 @@ export function OrdersRoom() {
             edits={edits}
             onTicked={setTicked}
             onAt={setAtId}
+            onTyping={setTyping}
             onFocus={setFrozen}
           />
           {shown ? (
-            <OrderPanel key={shown.id} projectId={id} order={shown} fields={book.data.fields} edits={edits} />
+            <OrderPanel
+              key={shown.id}
+              projectId={id}
+              order={shown}
+              fields={book.data.fields}
+              typing={typing?.orderId === shown.id ? typing : null}
+              edits={edits}
+            />
           ) : null}
         </div>
       )}
