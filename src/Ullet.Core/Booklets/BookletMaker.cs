@@ -57,7 +57,12 @@ public static class BookletMaker
         var size = FinishedSize(evaluated);
         if (size.Length > 0)
         {
-            yield return new BookletFact("Finished size", size);
+            yield return new BookletFact(project.Seats.IsEmpty ? "Finished size" : "Size of all together", size);
+        }
+        if (!project.Seats.IsEmpty)
+        {
+            var orders = project.Seats.Select(seat => $"{seat.Number} ({seat.Says.Replace('\n', ' ')})");
+            yield return new BookletFact("Orders, row by row", string.Join(", ", orders));
         }
         var seconds = evaluated.Hoopings.Sum(output => StepTimes.Of(output.Program).Sum());
         yield return new BookletFact(

@@ -45,8 +45,7 @@ internal static class MomentWords
             TakenOutPart => "Take this out",
             GapPart gap => FormattableString.Invariant($"The gap, about {5 * Math.Round(gap.Length / 5):0} mm"),
             WayPart => "Turn it through here",
-            NumberPart => null,
-            SeatPart seat => $"Order {seat.Number}",
+            NumberPart or SeatPart => null,
             _ => throw new ArgumentException($"No words are known of {part.GetType().Name}.", nameof(part)),
         };
 

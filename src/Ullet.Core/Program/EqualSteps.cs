@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Text.RegularExpressions;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
@@ -77,7 +78,8 @@ public static partial class EqualSteps
             var key = (step.Key.OwnerId, step.Key.Ordinal);
             if (!numbers.TryGetValue(key, out var number))
             {
-                numbers[key] = number = numbers.Count + 1;
+                // Where orders share a hoop, their own numbers stand on the picture.
+                numbers[key] = number = OrderOf(step.OwnerName) ?? numbers.Count + 1;
             }
             places.Add(new PicturePlace(number, Place(step)!.Value));
         }
@@ -156,7 +158,16 @@ public static partial class EqualSteps
     private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(200);
 
     /// <summary>"Leaf" of "Leaf 3" and of "Leaf copy".</summary>
-    private static string FirstName(string name) => Numbered().Replace(name, "");
+    private static string FirstName(string name) => Numbered().Replace(Ordered().Replace(name, ""), "");
+
+    /// <summary>The order's number of "14 · Leaf", a piece of one of several orders in a hoop; null for any other.</summary>
+    private static int? OrderOf(string name) =>
+        Ordered().Match(name) is { Success: true } match
+            ? int.Parse(match.Groups[1].Value, CultureInfo.InvariantCulture)
+            : null;
+
+    [GeneratedRegex(@"^(\d{1,6}) · ", RegexOptions.None, 200)]
+    private static partial Regex Ordered();
 
     /// <summary>The middle of what a step lays or changes, mm; null where it is not one thing.</summary>
     private static Point? Place(ProgramHands step)

@@ -96,11 +96,19 @@ public sealed record ChooseAmong : Edit
                                 SketchShelf.Find(sketchId)?.Name
                                     ?? context.OwnSketches.Find(sketchId)?.Name
                                     ?? sketchId,
-                                made.Added
+                                Centred(made.Added, place, context)
                             )
                         )
                 );
         });
+    }
+
+    /// <summary>A drawing in the middle of the place: what was left out of it for its size counts no more.</summary>
+    private static ImmutableArray<Element> Centred(ImmutableArray<Element> added, Box place, EditContext context)
+    {
+        var box = added.Aggregate(Box.Empty, (all, element) => all.Union(Bands.BoxOf(element, context)));
+        var by = place.Centre - box.Centre;
+        return [.. added.Select(element => element with { Box = element.Box.Moved(by.X, by.Y) })];
     }
 
     private Result<(Project After, ImmutableArray<Element> Added)> Set(

@@ -3,19 +3,12 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, api, Refused, type Schemas } from "../../api/client";
 import { useJobs, type BookField, type BookOrder, type useBookEdits } from "../../api/orders";
-import { useTried } from "./useTried";
+import { useTried, type Typing } from "./useTried";
 import { Button, buttonClass } from "../../parts/Button";
 import { TextButton } from "../../parts/TextButton";
 import { duration, sizeText } from "../../state/lengths";
 import { say } from "../../state/messages";
 import { useUnits } from "../../state/units";
-
-/** What is typed into a row and not taken yet. */
-export interface Typing {
-  orderId: string;
-  column: string;
-  text: string;
-}
 
 interface Props {
   projectId: string;

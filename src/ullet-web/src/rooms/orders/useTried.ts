@@ -1,6 +1,12 @@
 import { useEffect, useState } from "react";
 import { tryValues, type BookField, type BookOrder, type Judged } from "../../api/orders";
-import type { Typing } from "./OrderPanel";
+
+/** What is typed into a row and not taken yet. */
+export interface Typing {
+  orderId: string;
+  column: string;
+  text: string;
+}
 
 /** Typing has stopped for so long before it is judged, ms. */
 const PAUSE = 250;
