@@ -182,7 +182,8 @@ public sealed record WayPart(ImmutableArray<Point> Way) : MomentPart(true);
 /// <summary>Where one of several orders lies.</summary>
 /// <param name="Number">The order's number.</param>
 /// <param name="At">Where it is written, mm.</param>
-public sealed record SeatPart(string Number, Point At) : MomentPart(false);
+/// <param name="Width">How wide the order is, mm.</param>
+public sealed record SeatPart(string Number, Point At, double Width) : MomentPart(false);
 
 /// <summary>The number of one of several equal pieces.</summary>
 /// <param name="Number">From 1.</param>

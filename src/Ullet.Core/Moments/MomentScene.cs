@@ -48,7 +48,8 @@ internal sealed partial class MomentScene
         [
             .. output.Seats.Select(seat => new SeatPart(
                 seat.Number,
-                new Point(seat.Box.X, seat.Box.Y - (seat.Box.Height / 2))
+                new Point(seat.Box.X, seat.Box.Y - (seat.Box.Height / 2)),
+                seat.Box.Width
             )),
         ];
         _field = Box.Centred(_program.FieldWidth, _program.FieldHeight);

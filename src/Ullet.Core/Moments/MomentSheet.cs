@@ -120,8 +120,10 @@ public static class MomentSheet
             {
                 continue;
             }
-            var words = $"order {seat.Number}";
-            var half = ((words.Length * type * 0.28) + (type * 0.4), type * 0.75);
+            // Where there is no room for the word the number alone is written; it is what tells one from the other.
+            var room = at.DistanceTo(frame.OnPage(seat.At + new Point(seat.Width / 2, 0)));
+            var words = HalfWidth($"order {seat.Number}") <= room ? $"order {seat.Number}" : seat.Number;
+            var half = (HalfWidth(words), type * 0.75);
             yield return new InkLines(
                 [
                     [.. new Box(at.X - half.Item1, at.Y - half.Item2, at.X + half.Item1, at.Y + half.Item2).Corners()],
@@ -143,6 +145,8 @@ public static class MomentSheet
                 MomentColours.Ink
             );
         }
+
+        double HalfWidth(string text) => (text.Length * type * 0.28) + (type * 0.4);
     }
 
     /// <summary>A small hoop that tells where a closer look lies.</summary>

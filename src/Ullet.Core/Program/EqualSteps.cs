@@ -163,10 +163,10 @@ public static partial class EqualSteps
     /// <summary>The order's number of "14 · Leaf", a piece of one of several orders in a hoop; null for any other.</summary>
     private static int? OrderOf(string name) =>
         Ordered().Match(name) is { Success: true } match
-            ? int.Parse(match.Groups[1].Value, CultureInfo.InvariantCulture)
+            ? int.Parse(match.Groups["order"].Value, CultureInfo.InvariantCulture)
             : null;
 
-    [GeneratedRegex(@"^(\d{1,6}) · ", RegexOptions.None, 200)]
+    [GeneratedRegex(@"^(?<order>\d{1,6}) · ", RegexOptions.ExplicitCapture, 200)]
     private static partial Regex Ordered();
 
     /// <summary>The middle of what a step lays or changes, mm; null where it is not one thing.</summary>
