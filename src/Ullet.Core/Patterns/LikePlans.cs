@@ -13,16 +13,28 @@ internal static class LikePlans
     private static readonly ConcurrentDictionary<string, PatternPlan> Known = new(StringComparer.Ordinal);
 
     /// <summary>What a project's pattern gives; null where it can't be made.</summary>
-    internal static PatternPlan? Of(Project project, PatternUse use)
+    internal static PatternPlan? Of(Project project, PatternUse use) =>
+        Kept(Key(project, use), () => PatternShelf.Plan(use, new PatternStuff(project))) is { IsOk: true } plan
+            ? plan.Value
+            : null;
+
+    /// <summary>What a pattern gives of its own cloths and threads, or why it can't.</summary>
+    internal static Result<PatternPlan> Of(PatternUse use) =>
+        // What is no number has no key; the plan refuses it.
+        use.Numbers.Any(number => !double.IsFinite(number.Value))
+            ? PatternShelf.Plan(use)
+            : Kept(ContentHash.Of(Chosen(use), "plan of its own").Hex, () => PatternShelf.Plan(use));
+
+    private static Result<PatternPlan> Kept(string key, Func<Result<PatternPlan>> make)
     {
-        var key = Key(project, use);
         if (Known.TryGetValue(key, out var known))
         {
             return known;
         }
-        if (PatternShelf.Plan(use, new PatternStuff(project)) is not { IsOk: true } made)
+        var made = make();
+        if (!made.IsOk)
         {
-            return null;
+            return made;
         }
         if (Known.Count >= Most)
         {
@@ -31,19 +43,22 @@ internal static class LikePlans
         return Known[key] = made.Value;
     }
 
-    /// <summary>Everything that a plan reads: the numbers and choices, motifs among them, and the project's cloths and threads.</summary>
-    private static string Key(Project project, PatternUse use)
+    /// <summary>A use without what its words say: plans do not read it.</summary>
+    private static PatternUse Chosen(PatternUse use)
     {
         var chosen = (PatternShelf.Find(use)?.FillIns ?? [])
             .Where(fill => !fill.Choices.IsEmpty)
             .Select(fill => fill.Id)
             .ToHashSet(StringComparer.Ordinal);
+        return use with { FillIns = [.. use.FillIns.Where(text => chosen.Contains(text.Id))] };
+    }
+
+    /// <summary>Everything that a plan reads: the numbers and choices, motifs among them, and the project's cloths and threads.</summary>
+    private static string Key(Project project, PatternUse use)
+    {
         var stuff = new
         {
-            Use = use with
-            {
-                FillIns = [.. use.FillIns.Where(text => chosen.Contains(text.Id))],
-            },
+            Use = Chosen(use),
             project.Cloths,
             project.Threads,
             project.Hooping.LineThreadId,

@@ -73,8 +73,8 @@ public sealed record UsePattern : Edit
         {
             return refusal;
         }
-        return PatternShelf
-            .Plan(use)
+        return LikePlans
+            .Of(use)
             .Then(plan => new PatternParts(project, use, plan, pattern, context, FontId, Additions).Made());
     }
 
