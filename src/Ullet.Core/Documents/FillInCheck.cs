@@ -46,7 +46,5 @@ internal static class FillInCheck
 
     /// <summary>The elements of drawings to choose from are held to the same as those on the wall.</summary>
     private static IEnumerable<Breach> Options(Project project, FillIn fillIn) =>
-        fillIn is DrawingFillIn drawing
-            ? drawing.Options.SelectMany(option => ElementCheck.Of(project with { Elements = option.Elements }))
-            : [];
+        fillIn.Choices.SelectMany(elements => ElementCheck.Of(project with { Elements = elements }));
 }

@@ -266,4 +266,40 @@ public sealed class FillInEditsTests
             element => Assert.Equal("felt", element.MadeAs<ClothMaking>()!.ClothId)
         );
     }
+
+    [Fact]
+    public void AFillIn_GoesWithTheClothAndTheThreadThatTookThePlaceOfItsOwn()
+    {
+        var project = SampleProject.Apply(
+            Words("Rowan"),
+            new MarkFillIn
+            {
+                FillIn = new ClothFillIn
+                {
+                    Id = "cloth",
+                    Label = "Front",
+                    ClothId = "beet",
+                    OptionIds = ["felt"],
+                },
+            },
+            new MarkFillIn
+            {
+                FillIn = new ThreadFillIn
+                {
+                    Id = "thread",
+                    Label = "Edge",
+                    ThreadId = "cover",
+                    OptionIds = ["line"],
+                },
+            }
+        );
+        project = SampleProject.Apply(
+            project,
+            new ExchangeCloth { FromId = "beet", ToId = "ground" },
+            new ExchangeThread { FromId = "cover", ToId = "line" }
+        );
+        Assert.Equal("ground", ((ClothFillIn)project.FillIns[0]).ClothId);
+        Assert.Equal("line", ((ThreadFillIn)project.FillIns[1]).ThreadId);
+        Assert.Equal(["felt"], ((ClothFillIn)project.FillIns[0]).OptionIds);
+    }
 }

@@ -15,27 +15,16 @@ internal static class FillInStuff
 
     /// <summary>Says what of the project does not fit, or null.</summary>
     internal static Refusal? Check(FillIn fillIn, Project project) =>
-        fillIn switch
-        {
-            LetteredFillIn lettered => Lettered(lettered, project),
-            ClothFillIn cloth => cloth
-                .OptionIds.Append(cloth.ClothId)
-                .FirstOrDefault(id => project.FindCloth(id) is null)
-                is { } unknown
-                ? EditRefusals.NoCloth(unknown)
-                : null,
-            ThreadFillIn thread => thread
-                .OptionIds.Append(thread.ThreadId)
-                .FirstOrDefault(id => project.FindThread(id) is null)
-                is { } unknown
-                ? EditRefusals.NoThread(unknown)
-                : null,
-            _ => OfPattern(fillIn, project),
-        };
+        OfPattern(fillIn, project)
+        ?? Missing(fillIn.Cloths, project.FindCloth, EditRefusals.NoCloth)
+        ?? Missing(fillIn.Threads, project.FindThread, EditRefusals.NoThread)
+        ?? (fillIn is LetteredFillIn lettered ? Lettered(lettered, project) : null);
+
+    private static Refusal? Missing<T>(IEnumerable<string> ids, Func<string?, T?> find, Func<string, Refusal> refuse)
+        where T : class => ids.FirstOrDefault(id => find(id) is null) is { } unknown ? refuse(unknown) : null;
 
     private static Refusal? Lettered(LetteredFillIn lettered, Project project) =>
-        OfPattern(lettered, project)
-        ?? (
+        (
             lettered.ElementIds.IsEmpty && lettered.PatternFillInId is null
                 ? new Refusal("nothing-selected", "elementIds", $"{lettered.Label} needs words on the wall to change.")
                 : null

@@ -140,25 +140,7 @@ internal static class Exchanged
         return project with
         {
             Elements = [.. project.Elements.Select(Remade)],
-            FillIns =
-            [
-                .. project.FillIns.Select(fillIn =>
-                    fillIn is DrawingFillIn drawing
-                        ? drawing with
-                        {
-                            Options =
-                            [
-                                .. drawing.Options.Select(option =>
-                                    option with
-                                    {
-                                        Elements = [.. option.Elements.Select(Remade)],
-                                    }
-                                ),
-                            ],
-                        }
-                        : fillIn
-                ),
-            ],
+            FillIns = [.. project.FillIns.Select(fillIn => fillIn.Exchanged(cloth, thread, Remade))],
         };
     }
 }

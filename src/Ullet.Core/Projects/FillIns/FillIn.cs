@@ -51,6 +51,28 @@ public abstract record FillIn
     [JsonIgnore]
     public abstract ImmutableArray<string> Elements { get; }
 
+    /// <summary>The cloths that it names.</summary>
+    [JsonIgnore]
+    public virtual ImmutableArray<string> Cloths => [];
+
+    /// <summary>The threads that it names.</summary>
+    [JsonIgnore]
+    public virtual ImmutableArray<string> Threads => [];
+
+    /// <summary>Elements that it keeps to choose from; they are not on the wall.</summary>
+    [JsonIgnore]
+    public virtual IEnumerable<ImmutableArray<Element>> Choices => [];
+
+    /// <summary>The same after cloths and threads were exchanged, with the elements that it keeps changed as well.</summary>
+    /// <param name="cloth">The cloth in the place of one.</param>
+    /// <param name="thread">The thread in the place of one.</param>
+    /// <param name="element">A kept element as it is then.</param>
+    public virtual FillIn Exchanged(
+        Func<string, string> cloth,
+        Func<string, string> thread,
+        Func<Element, Element> element
+    ) => this;
+
     /// <summary>Without elements that are gone; null where nothing is left of it.</summary>
     public abstract FillIn? Without(IReadOnlySet<string> elementIds);
 
@@ -181,6 +203,19 @@ public sealed record DrawingFillIn : FillIn
     [JsonIgnore]
     public override ImmutableArray<string> Elements => ElementIds;
 
+    [JsonIgnore]
+    public override IEnumerable<ImmutableArray<Element>> Choices => Options.Select(option => option.Elements);
+
+    public override FillIn Exchanged(
+        Func<string, string> cloth,
+        Func<string, string> thread,
+        Func<Element, Element> element
+    ) =>
+        this with
+        {
+            Options = [.. Options.Select(option => option with { Elements = [.. option.Elements.Select(element)] })],
+        };
+
     public override FillIn? Without(IReadOnlySet<string> elementIds) =>
         Left(ElementIds, elementIds) is { IsEmpty: false } left ? this with { ElementIds = left } : null;
 
@@ -222,6 +257,16 @@ public sealed record ClothFillIn : FillIn
     public ImmutableArray<string> OptionIds { get; init; } = [];
 
     [JsonIgnore]
+    public override ImmutableArray<string> Cloths => OptionIds.Insert(0, ClothId);
+
+    /// <summary>It goes with what took the place of its cloth.</summary>
+    public override FillIn Exchanged(
+        Func<string, string> cloth,
+        Func<string, string> thread,
+        Func<Element, Element> element
+    ) => this with { ClothId = cloth(ClothId) };
+
+    [JsonIgnore]
     public override ImmutableArray<string> Elements => [];
 
     public override FillIn? Without(IReadOnlySet<string> elementIds) => this;
@@ -237,6 +282,16 @@ public sealed record ThreadFillIn : FillIn
 
     /// <summary>The threads of the project that may take it.</summary>
     public ImmutableArray<string> OptionIds { get; init; } = [];
+
+    [JsonIgnore]
+    public override ImmutableArray<string> Threads => OptionIds.Insert(0, ThreadId);
+
+    /// <summary>It goes with what took the place of its thread.</summary>
+    public override FillIn Exchanged(
+        Func<string, string> cloth,
+        Func<string, string> thread,
+        Func<Element, Element> element
+    ) => this with { ThreadId = thread(ThreadId) };
 
     [JsonIgnore]
     public override ImmutableArray<string> Elements => [];
