@@ -46,7 +46,7 @@ internal sealed class Jobs(
     TimeProvider clock
 )
 {
-    /// <summary>Jobs of a project that are listed; older ones go.</summary>
+    /// <summary>So many jobs of a project are listed, the newest.</summary>
     private const int Listed = 20;
 
     /// <summary>Puts a job into the queue.</summary>

@@ -137,13 +137,17 @@ function Kept({ projectId, order, edits }: Omit<Props, "fields" | "typing">) {
     }
   };
   const follow = async () => {
-    await answered(
-      api.POST("/api/projects/{id}/orders/hold", {
-        params: { path: { id: projectId } },
-        body: { ids: [order.id] },
-      }),
-    );
-    void edits.refresh();
+    try {
+      await answered(
+        api.POST("/api/projects/{id}/orders/hold", {
+          params: { path: { id: projectId } },
+          body: { ids: [order.id] },
+        }),
+      );
+      await edits.refresh();
+    } catch (wrong) {
+      say(wrong instanceof Refused ? wrong.message : "That could not be done.", "trouble");
+    }
   };
   if (!made)
     return order.isHeld && order.judged?.differs ? (
