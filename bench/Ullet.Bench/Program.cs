@@ -35,6 +35,14 @@ if (args is ["letters"])
     sewn.ForEach(Console.WriteLine);
     return sewn.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
 }
+if (args is ["recovery", ..])
+{
+    foreach (var line in RecoveryBench.Run(args.Length > 1 ? int.Parse(args[1], System.Globalization.CultureInfo.InvariantCulture) : 300, args is [_, _, "all"]))
+    {
+        Console.WriteLine(line);
+    }
+    return 0;
+}
 if (args is ["carve"])
 {
     var carved = CarveBench.Run();

@@ -56,7 +56,7 @@ public static class ClothStages
             StageId.Placement => Once(piece.Stages.Placement),
             StageId.TackDown => Tack(piece, cloth),
             StageId.Cover => new CoverPlan(CoverChoice.Of(piece, cloth), work.Visible),
-            StageId.Line or StageId.Basting or StageId.Satin or StageId.Fill or StageId.SatinEdge =>
+            StageId.Line or StageId.Basting or StageId.Satin or StageId.Fill or StageId.SatinEdge or StageId.Opened =>
                 throw new ArgumentException($"No method has the stage {id}.", nameof(id)),
         };
     }

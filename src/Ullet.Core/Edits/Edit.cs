@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Ullet.Core.Drawings;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Opened;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -11,6 +12,9 @@ public sealed record EditContext(Evaluator Evaluator)
 {
     /// <summary>Drawings that were imported and are not yet in a document; none unless given.</summary>
     public IImportedDrawings Imports { get; init; } = new NoImports();
+
+    /// <summary>Stitch files that were brought in; none unless given.</summary>
+    public IStitchDesigns Designs { get; init; } = new NoDesigns();
 
     /// <summary>Drawings that a person put on the shelf; none unless given.</summary>
     public IOwnSketches OwnSketches { get; init; } = new NoOwnSketches();

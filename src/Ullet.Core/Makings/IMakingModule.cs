@@ -88,6 +88,9 @@ public sealed record IdMap(
     IReadOnlyDictionary<string, string> Elements
 )
 {
+    /// <summary>Openings of stitch files, from old to new; one that is not in it stays.</summary>
+    public IReadOnlyDictionary<string, string> Files { get; init; } = ImmutableDictionary<string, string>.Empty;
+
     /// <summary>A thread by its new id; null for the project's own.</summary>
     public string? Thread(string? id) => id is null ? null : Threads.GetValueOrDefault(id);
 
@@ -208,6 +211,7 @@ public static class MakingModules
         new FilledModule(),
         new LineModule(),
         new BastingModule(),
+        new OpenedModule(),
         new CutOnlyModule(),
         new ZoneModule(),
         new ConstructionModule(),

@@ -51,14 +51,24 @@ internal sealed class NeedleWriter
             for (var k = 0; k < ordered.Length; k++)
             {
                 Budget.Spend();
-                Travel(ordered, k, mayTravel);
+                if (ordered[k].AsMade is null)
+                {
+                    Travel(ordered, k, mayTravel);
+                }
                 _role = ordered[k].Kind switch
                 {
                     RunKind.Line => NeedleRole.Line,
                     RunKind.Underlay => NeedleRole.Underlay,
                     RunKind.Top => NeedleRole.Top,
                 };
-                Sew(ordered[k].Points);
+                if (ordered[k].AsMade is { } asMade)
+                {
+                    SewAsMade(ordered[k], asMade, isFirst: k == 0);
+                }
+                else
+                {
+                    Sew(ordered[k].Points);
+                }
             }
             if (sectionEnds || i + 1 < threads.Count)
             {
@@ -77,7 +87,7 @@ internal sealed class NeedleWriter
         foreach (var run in runs)
         {
             Budget.Spend();
-            if (run.Points.Length < 2)
+            if (run.Points.Length < 2 && run.AsMade is null)
             {
                 continue;
             }
@@ -181,6 +191,46 @@ internal sealed class NeedleWriter
         }
     }
 
+    /// <summary>Needle points as a file has them. Where the thread can't go on from what was sewn before, as it did in the file, it is
+    /// cut there and locked here.</summary>
+    private void SewAsMade(StitchRun run, AsMadeRun asMade, bool isFirst)
+    {
+        var (first, role) = (run.Points[0].Rounded(Grid), _role);
+        var goesOn =
+            asMade.JumpTo is null
+            && _needle is { } needle
+            && needle.DistanceTo(first) <= StitchDefaults.NeverLonger;
+        if (!goesOn)
+        {
+            if (isFirst || asMade.JumpTo is null)
+            {
+                Cut();
+            }
+            var target = (asMade.JumpTo ?? run.Points[0]).Rounded(Grid);
+            Add(NeedleKind.Jump, target, NeedleRole.Travel);
+            _needle = target;
+            if (asMade.JumpTo is null)
+            {
+                Lock(run.Points);
+            }
+        }
+        _role = role;
+        foreach (var point in run.Points)
+        {
+            Budget.Spend();
+            var at = point.Rounded(Grid);
+            Add(NeedleKind.Stitch, at, _role);
+            _needle = at;
+            Remember(at);
+        }
+        if (asMade.IsTrimmed)
+        {
+            Add(NeedleKind.Trim, _needle!.Value, NeedleRole.Lock);
+            _needle = null;
+            _section.Clear();
+        }
+    }
+
     private void Line(Point from, Point to, double longest)
     {
         var distance = from.DistanceTo(to);
@@ -217,12 +267,17 @@ internal sealed class NeedleWriter
             return;
         }
         Add(NeedleKind.Stitch, at, _role);
+        Remember(at);
+        _needle = at;
+    }
+
+    private void Remember(Point at)
+    {
         if (_section.Count == MostRemembered)
         {
             _section.RemoveRange(0, MostRemembered / 2);
         }
         _section.Add(at);
-        _needle = at;
     }
 }
 

@@ -24,7 +24,7 @@ public sealed record ProgramInput(
 /// <summary>Run sheet and needle points to the program: blocks, stops, travel, locks, trims.</summary>
 public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
 {
-    public int Version => 7;
+    public int Version => 8;
 
     public long Bytes(StitchProgram output) => output.Bytes;
 

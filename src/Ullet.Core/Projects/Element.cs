@@ -60,9 +60,15 @@ public sealed record Element
     /// <remarks>A closed drawing with operations that only areas can have is taken as an area whatever is made of it.</remarks>
     [JsonIgnore]
     public bool IsLinework =>
-        Making.FollowsLines
-        && Form is DrawingForm drawn
-        && (drawn.IsOpen || Operations.All(operation => operation.IsMuted || OperationLimits.WorksOnLines(operation)));
+        Form is OpenedForm
+        || (
+            Making.FollowsLines
+            && Form is DrawingForm drawn
+            && (
+                drawn.IsOpen
+                || Operations.All(operation => operation.IsMuted || OperationLimits.WorksOnLines(operation))
+            )
+        );
 
     /// <summary>A construction shape is neither sewn nor cut; it only serves other elements' operations.</summary>
     [JsonIgnore]

@@ -60,6 +60,18 @@ public sealed record Project
         init => Seats = value is { IsDefault: false } seats ? seats : [];
     }
 
+    /// <summary>The stitch files that were opened in it.</summary>
+    [JsonIgnore]
+    public ImmutableArray<OpenedFile> OpenedFiles { get; init; } = [];
+
+    /// <summary>The same as it is stored: null, and not written, where none were.</summary>
+    [JsonPropertyName("openedFiles")]
+    public ImmutableArray<OpenedFile>? StoredOpenedFiles
+    {
+        get => OpenedFiles.IsEmpty ? null : OpenedFiles;
+        init => OpenedFiles = value is { IsDefault: false } files ? files : [];
+    }
+
     /// <summary>The times in the hoop that the document sets, the first one first; those that methods ask for come by themselves.</summary>
     public required ImmutableArray<Hooping> Hoopings { get; init; }
 

@@ -26,6 +26,9 @@ public enum StageId
 
     /// <summary>A line along the outline of what is sewn in thread.</summary>
     SatinEdge,
+
+    /// <summary>Stitches of a file, as they stand there.</summary>
+    Opened,
 }
 
 /// <summary>What is known of a stage.</summary>
@@ -61,6 +64,7 @@ public static class StageTable
         new(StageId.Satin, "satin", "satin", true) { Why = "letters and shapes in thread", IsOfCovers = true },
         new(StageId.Fill, "fill", "fill", true) { Why = "an area in thread", IsOfCovers = true },
         new(StageId.SatinEdge, "edge", "edge", true) { Why = "a line along its outline", IsOfCovers = true },
+        new(StageId.Opened, "opened", "opened stitches", true) { Why = "as the file has them", IsOfCovers = true },
         new(StageId.Basting, "basting", "basting", false) { Why = "holds until it comes out", IsTakenOut = true },
     ];
 

@@ -15,6 +15,8 @@ internal static class OrderRules
         new InsertRule(),
         new MethodRule(),
         new StackRule(),
+        new OpenedRule(),
+        new OpenedLayerRule(),
         new UntrimmedRule(),
         new AlignRule(),
         new BastingRule(),

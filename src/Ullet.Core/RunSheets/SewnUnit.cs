@@ -19,6 +19,9 @@ internal sealed record SewnUnit(PieceAtWork? Work, string Way, Outline Outline, 
     /// <summary>What it holds, where it is sewn only to hold and comes out again; null for what stays.</summary>
     internal BastingMaking? Basting { get; init; }
 
+    /// <summary>What is known of stitches of a file; null for anything else.</summary>
+    internal OpenedMaking? Opened { get; init; }
+
     /// <summary>The element that it belongs to.</summary>
     internal string OwnerId => Acts.IsEmpty ? "" : Acts[0].Step.OwnerId;
 

@@ -138,6 +138,7 @@ internal static class StepGathering
                 )
                 {
                     Basting = thing.Basting,
+                    Opened = element.MadeAs<OpenedMaking>(),
                 };
             }
         }

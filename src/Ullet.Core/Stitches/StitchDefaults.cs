@@ -114,6 +114,9 @@ public static class StitchDefaults
     /// <summary>Longer strokes are split.</summary>
     public const double LongestStitch = 7.0;
 
+    /// <summary>No machine sews a longer stitch.</summary>
+    public const double NeverLonger = 12.0;
+
     /// <summary>Shorter stitches are merged, locks excepted.</summary>
     public const double ShortestStitch = 0.4;
 

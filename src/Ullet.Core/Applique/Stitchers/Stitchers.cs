@@ -31,6 +31,7 @@ public static class Stitchers
         new BastingStitcher(),
         new SatinStitcher(),
         new FillStitcher(),
+        new OpenedStitcher(),
     ];
 
     private static readonly FrozenDictionary<Type, IStitcher> ByPlan = All.ToFrozenDictionary(stitcher =>

@@ -7,4 +7,5 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(ShapeForm), "shape")]
 [JsonDerivedType(typeof(DrawingForm), "drawing")]
 [JsonDerivedType(typeof(TextForm), "words")]
+[JsonDerivedType(typeof(OpenedForm), "opened")]
 public abstract record Form;

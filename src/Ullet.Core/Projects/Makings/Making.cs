@@ -9,6 +9,7 @@ namespace Ullet.Core.Projects;
 [JsonDerivedType(typeof(BastingMaking), "basting")]
 [JsonDerivedType(typeof(SatinMaking), "satin")]
 [JsonDerivedType(typeof(FilledMaking), "filled")]
+[JsonDerivedType(typeof(OpenedMaking), "opened")]
 [JsonDerivedType(typeof(CutOnlyMaking), "cutOnly")]
 [JsonDerivedType(typeof(ZoneMaking), "zone")]
 [JsonDerivedType(typeof(ConstructionMaking), "construction")]

@@ -19,6 +19,11 @@ internal sealed class StackRule : IOrderRule
             foreach (var high in over[low])
             {
                 Budget.Spend();
+                if (units[low].Opened is not null || units[high].Opened is not null)
+                {
+                    // What a file sewed has no cloth of the stack's; the file's own order holds.
+                    continue;
+                }
                 var laid = units[high].Acts[0].Step;
                 foreach (var act in units[low].Acts.Where(act => act.Phase != ActPhase.Cover || early[low]))
                 {

@@ -23,7 +23,15 @@ public sealed record StitchRun(RunKind Kind, int Edge, ImmutableArray<Point> Poi
     /// <summary>Runs of one group are sewn in the order in which they stand, without others between; each edge is its own unless
     /// edges lie in each other's way.</summary>
     public int Group { get; init; } = Edge;
+
+    /// <summary>How it is sewn where its needle points stand as a file has them; null for one that is locked, split and cut as usual.</summary>
+    public AsMadeRun? AsMade { get; init; }
 }
+
+/// <summary>What a file says of a run of its own beside the needle points: nothing of them is split, merged, locked or left out.</summary>
+/// <param name="JumpTo">Where it jumps to first, mm; null where the thread goes on from the run before.</param>
+/// <param name="IsTrimmed">True where the thread is cut after it.</param>
+public sealed record AsMadeRun(Point? JumpTo, bool IsTrimmed);
 
 /// <summary>A place where a cover had to be narrowed, and the width that was left there, mm.</summary>
 public sealed record NarrowPlace(Point At, double Width);
