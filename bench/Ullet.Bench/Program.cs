@@ -35,6 +35,11 @@ if (args is ["letters"])
     sewn.ForEach(Console.WriteLine);
     return sewn.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
 }
+if (args is ["looks"])
+{
+    RoleLook.Run().ToList().ForEach(Console.WriteLine);
+    return 0;
+}
 if (args is ["recovery", ..])
 {
     foreach (var line in RecoveryBench.Run(args.Length > 1 ? int.Parse(args[1], System.Globalization.CultureInfo.InvariantCulture) : 300, args is [_, _, "all"]))

@@ -57,7 +57,7 @@ public static class BlockReader
         [
             .. NeedleSections
                 .Of(points)
-                .Select(section => LockEnds.Without(section).Core)
+                .Select(section => LockEnds.Parts(section).Core)
                 .Select(WithoutRepeats)
                 .Where(core => core.Length > 1),
         ];

@@ -13,6 +13,12 @@ internal static class MotifAlong
     /// <summary>Shares of the needle points that say how far units reach: single ones may stand out at corners.</summary>
     private const double Edge = 0.04;
 
+    /// <summary>No unit is longer, mm.</summary>
+    private const double LongestUnit = 22;
+
+    /// <summary>A unit goes this far to each side of its middle at least, mm.</summary>
+    private const double Swing = 0.25;
+
     /// <summary>Width across the outline and reach outside it, mm; the length of a unit where it can be told, else 0.</summary>
     internal static (double Width, double Outside, double Length)? Of(ImmutableArray<Point> places, Region area)
     {
@@ -31,13 +37,35 @@ internal static class MotifAlong
                 found.Add(near.DistanceTo(at) * (inside.Holds(at) ? 1 : -1));
             }
         }
-        if (found.Count < 0.9 * places.Length || !GoesRound(places, area))
+        var swings = Swings(found);
+        if (
+            found.Count < 0.9 * places.Length
+            || swings < area.Rings.Sum(ring => ring.Length) / LongestUnit
+            || !GoesRound(places, area)
+        )
         {
             return null;
         }
         found.Sort();
         var (outside, deep) = (-found[(int)(found.Count * Edge)], found[^(1 + (int)(found.Count * Edge))]);
         return (outside + deep, outside, 0);
+    }
+
+    /// <summary>How often the needle goes out and in again: once a unit.</summary>
+    private static int Swings(List<double> distances)
+    {
+        var middle = StrokeBands.Median([.. distances]);
+        var (swings, isOut) = (0, false);
+        foreach (var distance in distances)
+        {
+            Budget.Spend();
+            if (isOut ? distance > middle + Swing : distance < middle - Swing)
+            {
+                isOut = !isOut;
+                swings += isOut ? 1 : 0;
+            }
+        }
+        return swings;
     }
 
     /// <summary>True where a good part of the outline has a needle point near.</summary>

@@ -56,13 +56,33 @@ public sealed class PieceFinder
             foreach (var (part, number) in PartsOf(i).Select((part, k) => (part, k)))
             {
                 Budget.Spend();
-                if (!_used.Contains((i, number)) && PieceOf(i, part) is { } piece)
+                if (!_used.Contains((i, number)) && !IsOfOther(part, pieces) && PieceOf(i, part) is { } piece)
                 {
                     pieces.Add(piece);
                 }
             }
         }
         return pieces.ToImmutable();
+    }
+
+    /// <summary>The blocks with closed lines along an outline of a piece that are none of its own stages: they hold further layers.</summary>
+    public IEnumerable<int> Further(RecoveredPiece piece)
+    {
+        var area = piece.Outline.Flatten();
+        return Enumerable
+            .Range(piece.Blocks[0] + 1, _blocks.Length - piece.Blocks[0] - 1)
+            .Where(i =>
+                _blocks[i].Look == OpenedLook.Run && !piece.Blocks.Contains(i) && Followed(i, area).Count > 0
+            );
+    }
+
+    /// <summary>True for a line that goes along a piece that was begun before: it holds a further layer of the same.</summary>
+    private static bool IsOfOther(OutlinePart part, IEnumerable<RecoveredPiece> pieces)
+    {
+        var shell = part.Shell.Flatten();
+        return pieces.Any(piece =>
+            piece.Outline.Flatten() is var area && Follows(area, [shell]) && Math.Abs(shell.Length - area.Shell.Length) < 0.2 * shell.Length
+        );
     }
 
     private ImmutableArray<OutlinePart> PartsOf(int block) =>

@@ -10,6 +10,9 @@ internal static class RunLines
     /// <summary>A line is closed where it comes as near as this to where it was before, mm.</summary>
     private const double Meets = 0.12;
 
+    /// <summary>A lock reaches no farther from where it holds, mm.</summary>
+    private const double LockReach = 0.85;
+
     /// <summary>A second pass lies as near as this to the first, mm.</summary>
     private const double SamePass = 0.25;
 
@@ -29,7 +32,7 @@ internal static class RunLines
             Budget.Spend();
             if (FirstRing(rest) is not { } ring)
             {
-                lines.Add(Open(rest));
+                lines.Add(EndsMeet(rest) ? new RunLine(rest, true, 1, Usual(rest)) : Open(rest));
                 break;
             }
             var (first, end) = ring;
@@ -42,6 +45,16 @@ internal static class RunLines
             rest = rest[(end + used)..];
         }
         return [.. lines.Where(line => line.Points.Length > 1)];
+    }
+
+    /// <summary>True for a line whose two ends lie no farther apart than a lock is long: what is sewn first there was taken for one.</summary>
+    private static bool EndsMeet(ImmutableArray<Point> points)
+    {
+        var length = points.Zip(points.Skip(1), (from, to) => from.DistanceTo(to)).Sum();
+        return points.Length > 4
+            && points[0].DistanceTo(points[^1]) <= LockReach
+            && length > 2 * ShortestRing
+            && Math.Abs(Area(points, 0, points.Length - 1)) >= LeastShare * length * length;
     }
 
     /// <summary>The first stretch that comes back to where it began: its first point, and the point that closes it.</summary>

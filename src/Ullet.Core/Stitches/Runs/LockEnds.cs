@@ -15,42 +15,53 @@ public static class LockEnds
     /// <summary>Most needle points that are looked at.</summary>
     private const int Most = 12;
 
-    /// <summary>How many points at the beginning of a section are locks: short stitches to and fro in the same holes.</summary>
-    public static int Leading(IReadOnlyList<Point> points) => Count(points.Count, i => points[i]);
-
-    /// <summary>How many points at the end of a section are locks.</summary>
-    public static int Trailing(IReadOnlyList<Point> points) => Count(points.Count, i => points[^(i + 1)]);
-
-    /// <summary>The points without locks, and how many stood before them.</summary>
-    public static (ImmutableArray<Point> Core, int First) Without(ImmutableArray<Point> points)
+    /// <summary>What holds the thread's beginning, what is sewn from where it really begins to where it really ends, and what holds its
+    /// end. Of the two holes of a lock the one that lies farther from the sewing is where that begins.</summary>
+    public static (ImmutableArray<Point> Lead, ImmutableArray<Point> Core, ImmutableArray<Point> Trail) Parts(
+        ImmutableArray<Point> points
+    )
     {
-        var (first, last) = (Leading(points), Trailing(points));
-        return first + last + 2 > points.Length ? (points, 0) : (points[first..^last], first);
+        var (lead, trail) = (Count(points.Length, i => points[i]), Count(points.Length, i => points[^(i + 1)]));
+        if (lead + trail + 1 > points.Length)
+        {
+            return ([], points, []);
+        }
+        var rest = points[lead..^trail];
+        var core = ImmutableArray.CreateBuilder<Point>(rest.Length + 2);
+        if (lead > 1)
+        {
+            core.Add(Farther(points[lead - 1], points[lead - 2], rest[0]));
+        }
+        core.AddRange(rest);
+        if (trail > 1)
+        {
+            core.Add(Farther(points[^trail], points[^(trail - 1)], rest[^1]));
+        }
+        return (points[..lead], core.ToImmutable(), points[^trail..]);
     }
 
-    /// <summary>Locks stand in two holes in turn; the last point in the first hole is where the sewing itself begins.</summary>
+    private static Point Farther(Point one, Point other, Point from) =>
+        one.DistanceTo(from) > other.DistanceTo(from) ? one : other;
+
+    /// <summary>How many points in a row stand in two holes in turn; 0 where they do not.</summary>
     private static int Count(int length, Func<int, Point> at)
     {
+        var most = Math.Min(length, Most);
         if (length < 4)
         {
             return 0;
         }
         var begin = 0;
         // Some files sew the first hole twice.
-        while (begin + 1 < Math.Min(length, Most) && at(begin).DistanceTo(at(begin + 1)) < Same)
+        while (begin + 1 < most && at(begin).DistanceTo(at(begin + 1)) < Same)
         {
             begin++;
         }
-        var i = begin;
-        while (
-            i + 2 < Math.Min(length, Most)
-            && at(i).DistanceTo(at(i + 1)) <= Longest
-            && at(i).DistanceTo(at(i + 2)) < Same
-        )
+        var last = begin + 1;
+        while (last + 1 < most && at(last).DistanceTo(at(last + 1)) <= Longest && at(last - 1).DistanceTo(at(last + 1)) < Same)
         {
-            i++;
+            last++;
         }
-        // An even number of stitches ends in the first hole; the last one may have led on already.
-        return i == begin ? begin : i;
+        return last - begin >= 2 && at(begin).DistanceTo(at(begin + 1)) <= Longest ? last + 1 : 0;
     }
 }

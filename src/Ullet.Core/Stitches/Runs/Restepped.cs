@@ -20,12 +20,7 @@ public static class Restepped
     /// <param name="look">A run or a bean stitch.</param>
     public static ImmutableArray<Point> Of(ImmutableArray<Point> points, double growth, OpenedLook look)
     {
-        var (lead, trail) = (LockEnds.Leading(points), LockEnds.Trailing(points));
-        if (lead + trail + 2 > points.Length)
-        {
-            return points;
-        }
-        var core = points[lead..^trail];
+        var (lead, core, trail) = LockEnds.Parts(points);
         var line = look == OpenedLook.Bean ? WithoutReturns(core) : core;
         if (line.Length < 2)
         {
@@ -35,9 +30,9 @@ public static class Restepped
         var stepped = look == OpenedLook.Bean ? BeanStitch.Of(Steps(line, length)) : Steps(line, length);
         return
         [
-            .. points[..lead].Select(at => core[0] + ((at - core[0]) * (1 / growth))),
-            .. stepped,
-            .. points[^trail..].Select(at => core[^1] + ((at - core[^1]) * (1 / growth))),
+            .. lead.Select(at => core[0] + ((at - core[0]) * (1 / growth))),
+            .. lead.IsEmpty ? stepped : stepped[1..],
+            .. trail.Select(at => core[^1] + ((at - core[^1]) * (1 / growth))).Skip(1),
         ];
     }
 
