@@ -77,6 +77,7 @@ public static class DocumentCheck
             ("cloths", project.Cloths.Select(cloth => cloth.Id)),
             ("threads", project.Threads.Select(thread => thread.Id)),
             ("colourways", project.Colourways.Select(own => own.Id)),
+            ("opened stitch files", project.OpenedFiles.Select(file => file.Id)),
             ("hand steps", project.RunSheet.Hands.Select(hand => hand.Id)),
             (
                 "hoopings",
@@ -129,6 +130,7 @@ public static class DocumentCheck
                 project.Elements.Sum(element => element.FormedAs<TextForm>()?.Text.Length ?? 0),
                 DocumentLimits.MostLetters
             ),
+            ("opened stitch files", project.OpenedFiles.Length, OpenedFile.Most),
             ("hoopings", project.Hoopings.Length + project.HoopingChoices.Length, DocumentLimits.MostCloths),
             ("cut settings", project.Cut.Cloths.Length, DocumentLimits.MostCloths),
             ("numbers of its pattern", project.Pattern?.Numbers.Length ?? 0, DocumentLimits.MostFillIns),

@@ -36,6 +36,9 @@ internal static class ElementCheck
                         ? DocumentCheck.Missing(wrong.Words.TrimEnd('.'))
                         : null
                 ),
+                MakingFit.Goes(element.Form, element.Making.GetType()) || element.IsConstruction
+                    ? null
+                    : DocumentCheck.Missing($"\"{DocumentCheck.Short(element.Name)}\" is made as its form can't be"),
                 element.Sketch?.Check() is { } nature
                     ? DocumentCheck.Missing($"of \"{DocumentCheck.Short(element.Name)}\": {nature.Words.TrimEnd('.')}")
                     : null,

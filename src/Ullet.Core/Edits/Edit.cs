@@ -19,6 +19,9 @@ public sealed record EditContext(Evaluator Evaluator)
     /// <summary>Drawings that a person put on the shelf; none unless given.</summary>
     public IOwnSketches OwnSketches { get; init; } = new NoOwnSketches();
 
+    /// <summary>The parts that are kept; none unless given.</summary>
+    public IKeptParts Parts { get; init; } = new NoParts();
+
     /// <summary>What is remembered of cutting across projects; nothing unless given.</summary>
     public IKeptCuts KeptCuts { get; init; } = new NoKeptCuts();
 
@@ -80,6 +83,17 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(MoveStep), "moveStep")]
 [JsonDerivedType(typeof(NoteStep), "noteStep")]
 [JsonDerivedType(typeof(PhotoStep), "photoStep")]
+[JsonDerivedType(typeof(OpenStitches), "openStitches")]
+[JsonDerivedType(typeof(SetOpened), "setOpened")]
+[JsonDerivedType(typeof(SplitOpened), "splitOpened")]
+[JsonDerivedType(typeof(JoinOpened), "joinOpened")]
+[JsonDerivedType(typeof(EraseOpened), "eraseOpened")]
+[JsonDerivedType(typeof(ExchangeSize), "exchangeSize")]
+[JsonDerivedType(typeof(MakeLive), "makeLive")]
+[JsonDerivedType(typeof(CutFromStitches), "cutFromStitches")]
+[JsonDerivedType(typeof(EdgeRound), "edgeRound")]
+[JsonDerivedType(typeof(LayBetween), "layBetween")]
+[JsonDerivedType(typeof(DropPart), "dropPart")]
 [JsonDerivedType(typeof(PasteElements), "pasteElements")]
 [JsonDerivedType(typeof(PlaceElement), "placeElement")]
 [JsonDerivedType(typeof(PlaceShape), "placeShape")]
@@ -166,6 +180,16 @@ internal static class EditRefusals
 
     internal static Refusal WrongKind(Element element) =>
         new("element-unfit", "elementId", $"{element.Name} can't be changed in that way.")
+        {
+            Kind = RefusalKind.NotPossible,
+        };
+
+    internal static Refusal NeedlePoints(Element element) =>
+        new(
+            "element-unfit",
+            "elementId",
+            $"{element.Name} is needle points of a file, which have no outline to work on. Make it live first."
+        )
         {
             Kind = RefusalKind.NotPossible,
         };

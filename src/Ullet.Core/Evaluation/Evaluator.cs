@@ -12,6 +12,7 @@ using Ullet.Core.Outlines;
 using Ullet.Core.Patterns;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.Recovery;
 using Ullet.Core.RunSheets;
 
 namespace Ullet.Core.Evaluation;
@@ -24,6 +25,7 @@ public sealed class Evaluator
     private readonly CutShapeStation _cutShapes = new();
     private readonly LeftoverStation _leftovers = new();
     private readonly OrderStation _orders = new();
+    private readonly ReadingStation _readings = new();
     private readonly CoverJudge _judge = new();
     private readonly SatinJudge _satin = new();
     private readonly HoldJudge _holds = new();
@@ -71,6 +73,25 @@ public sealed class Evaluator
         var room = TextModule.Room(element.FormedAs<TextForm>()!, ink, element.Box);
         return BoxFit.OnWall(element.Box, new Point(0, -ink.Centre.Y * room.Height / ink.Height));
     }
+
+    /// <summary>What can be read off opened stitches, where they stand on the wall; null of anything else.</summary>
+    public BlockReading? ReadingOf(Element element, CancellationToken cancellation = default) =>
+        element.Form is OpenedForm form
+            ? _cache.Get(_readings, form, cancellation).On(OpenedFrame.Map(form, element.Box))
+            : null;
+
+    /// <summary>How a shape's cut edge lies under the opened border that is to cover it; null where there is none.</summary>
+    public BorderMatch? BorderOf(
+        Project project,
+        Element element,
+        IReadOnlyDictionary<string, Outline> outlines,
+        CancellationToken cancellation = default
+    ) =>
+        element.MadeAs<CutOnlyMaking>() is { CoveredBy: { } id } cut
+        && project.Find(id) is { } border
+        && ReadingOf(border, cancellation)?.Band is { } band
+            ? BorderMatch.Of(OutlineOffset.By(outlines[element.Id], cut.Allowance ?? 0).Flatten(), band.Area)
+            : null;
 
     /// <summary>An element's outline with its operations.</summary>
     public ShapedElement Shape(Project project, Element element, CancellationToken cancellation = default) =>
@@ -135,6 +156,8 @@ public sealed class Evaluator
                 .. Judged(_satin, stage => SatinJudge.Judges(stage) && IsJudged(stage, like), first, cancellation),
             ],
             CapHeightOf = CapHeightOf,
+            ReadingOf = element => ReadingOf(element, cancellation),
+            BorderOf = element => BorderOf(project, element, outlines, cancellation),
             Holds = Judged(_holds, HoldJudge.Judges, first, cancellation),
             Turning = turning,
         };

@@ -8,6 +8,7 @@ using Ullet.Core.Outlines;
 using Ullet.Core.Patterns;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
+using Ullet.Core.Recovery;
 using Ullet.Core.RunSheets;
 using Ullet.Core.Stitches;
 
@@ -37,6 +38,12 @@ public sealed record FindingInput(
 
     /// <summary>The cap height of words as they stand, mm; 0 where it is not known.</summary>
     public Func<Element, double> CapHeightOf { get; init; } = _ => 0;
+
+    /// <summary>What can be read off opened stitches, where they stand on the wall; null of anything else.</summary>
+    public Func<Element, BlockReading?> ReadingOf { get; init; } = _ => null;
+
+    /// <summary>How a shape's cut edge lies under the opened border that is to cover it; null where there is none.</summary>
+    public Func<Element, BorderMatch?> BorderOf { get; init; } = _ => null;
 
     /// <summary>How much of each piece's edge is held.</summary>
     public ImmutableArray<HoldReport> Holds { get; init; } = [];
@@ -93,6 +100,10 @@ public static class Checks
         new BehindCheck(),
         new PanelEdgeCheck(),
         new OverTopstitchingCheck(),
+        new OpenedScaledCheck(),
+        new OpenedHandsCheck(),
+        new OpenedHiddenCheck(),
+        new CutUnderBorderCheck(),
         new HolesCheck(),
         new ScissorsCheck(),
         new LettersTouchCheck(),

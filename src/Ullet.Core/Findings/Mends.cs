@@ -87,6 +87,10 @@ public sealed record ShowMend(string ElementId) : Mend("Show it again");
 
 public sealed record DeleteMend(string ElementId) : Mend("Delete it");
 
+/// <summary>Lays or trims a cloth before opened stitches.</summary>
+public sealed record LayBetweenMend(string ElementId, HandKind Kind)
+    : Mend(Kind == HandKind.Trim ? "Trim it before" : "Lay the cloth before it");
+
 public sealed record TakeSatinCoverMend(string ElementId) : Mend("Take a satin cover");
 
 public sealed record FuseMend(string ElementId) : Mend("Fuse the piece");

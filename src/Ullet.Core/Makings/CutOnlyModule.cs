@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
+using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 
@@ -31,7 +32,8 @@ internal sealed class CutOnlyModule : MakingModule<CutOnlyMaking>
                 ?? project.Hooping.TopClothId,
         };
 
-    private protected override Refusal? Check(CutOnlyMaking making) => null;
+    private protected override Refusal? Check(CutOnlyMaking making) =>
+        Limits.CheckSet(making.Allowance, (-5, 30), "mm", "The cut allowance", "allowance");
 
     private protected override IEnumerable<string> ClothIds(CutOnlyMaking making) => [making.ClothId];
 
@@ -47,6 +49,7 @@ internal sealed class CutOnlyModule : MakingModule<CutOnlyMaking>
         making with
         {
             ClothId = ids.Cloths[making.ClothId],
+            CoveredBy = making.CoveredBy is { } border ? ids.Elements.GetValueOrDefault(border) : null,
         };
 
     private protected override CutOnlyMaking AsFirstSet(CutOnlyMaking making) => making;
@@ -57,9 +60,11 @@ internal sealed class CutOnlyModule : MakingModule<CutOnlyMaking>
                 part.Ordinal,
                 AppliquePart.NameOf(input.Element, part),
                 part.ClothId ?? making.ClothId,
-                part.Outline
+                Larger(part.Outline, making.Allowance ?? 0)
             )),
         ];
+
+    private static Outline Larger(Outline outline, double by) => by == 0 ? outline : OutlineOffset.By(outline, by);
 
     private protected override string HowMade(CutOnlyMaking making, Element element, Project project) =>
         "only cut out, not sewn";

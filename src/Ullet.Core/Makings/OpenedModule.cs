@@ -61,7 +61,7 @@ internal sealed class OpenedModule : MakingModule<OpenedMaking>
     private protected override ImmutableArray<SewnThing> Things(OpenedMaking making, MakingInput input)
     {
         var (element, project) = (input.Element, input.Project);
-        if (element.Form is not OpenedForm form)
+        if (making.IsResting || element.Form is not OpenedForm form)
         {
             return [];
         }

@@ -130,7 +130,7 @@ internal sealed class NeedleWriter
     {
         _role = NeedleRole.Lock;
         var start = points[0].Rounded(Grid);
-        var ahead = LockPlace(start, points);
+        var ahead = LockEnds.PlaceOf(start, points).Rounded(Grid);
         Put(start);
         for (var i = 0; i < StitchDefaults.LockCount; i++)
         {
@@ -146,7 +146,7 @@ internal sealed class NeedleWriter
             return;
         }
         _role = NeedleRole.Lock;
-        var near = LockPlace(end, _section.AsEnumerable().Reverse());
+        var near = LockEnds.PlaceOf(end, _section.AsEnumerable().Reverse()).Rounded(Grid);
         for (var i = 0; i < StitchDefaults.LockCount; i++)
         {
             Put(i % 2 == 0 ? near : end);
@@ -154,26 +154,6 @@ internal sealed class NeedleWriter
         Add(NeedleKind.Trim, near, NeedleRole.Lock);
         _needle = null;
         _section.Clear();
-    }
-
-    /// <summary>Where a lock's other hole lies: towards the first stitch that goes clear of the end, a lock's length away or as far as
-    /// the thread goes.</summary>
-    /// <param name="end">The thread's end, mm.</param>
-    /// <param name="along">Needle points from there on.</param>
-    private static Point LockPlace(Point end, IEnumerable<Point> along)
-    {
-        var farthest = end;
-        foreach (var point in along)
-        {
-            Budget.Spend();
-            farthest = point.DistanceTo(end) > farthest.DistanceTo(end) ? point : farthest;
-            if (farthest.DistanceTo(end) >= StitchDefaults.LockLength / 2)
-            {
-                break;
-            }
-        }
-        var away = farthest - end;
-        return (end + (away.Unit() * Math.Min(StitchDefaults.LockLength, away.Length))).Rounded(Grid);
     }
 
     private void Sew(ImmutableArray<Point> points)

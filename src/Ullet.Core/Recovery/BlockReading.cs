@@ -19,6 +19,38 @@ public sealed record BlockReading(OpenedLook Look, ImmutableArray<RunLine> Lines
     /// <summary>The needle points of lines and units, without what holds the thread's ends; none of anything else.</summary>
     public ImmutableArray<Point> Places { get; init; } = [];
 
+    /// <summary>The same seen through a map; widths and lengths grow as its areas do.</summary>
+    public BlockReading On(Affine map)
+    {
+        if (map == Affine.Identity)
+        {
+            return this;
+        }
+        var growth = Math.Sqrt(Math.Abs((map.A * map.D) - (map.B * map.C)));
+        return this with
+        {
+            Lines =
+            [
+                .. Lines.Select(line =>
+                    line with
+                    {
+                        Points = [.. line.Points.Select(map.Apply)],
+                        StitchLength = line.StitchLength * growth,
+                    }
+                ),
+            ],
+            Band = Band is { } band
+                ? new StrokeBand(
+                    [.. band.Area.Select(region => RegionMap.On(region, map))],
+                    band.Width * growth,
+                    band.Spacing * growth
+                )
+                : null,
+            Places = [.. Places.Select(map.Apply)],
+            Teeth = Teeth * growth,
+        };
+    }
+
     /// <summary>The usual stitch length of lines, mm.</summary>
     public double StitchLength => Lines.IsEmpty ? 0 : Lines.MaxBy(line => line.Length())!.StitchLength;
 

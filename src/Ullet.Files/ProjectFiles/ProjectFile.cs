@@ -8,9 +8,9 @@ using Ullet.Core.Projects;
 
 namespace Ullet.Files.ProjectFiles;
 
-/// <summary>A file that a project names: a font that was added, a photo of cloth.</summary>
+/// <summary>A file that a project names: a font that was added, a photo of cloth, a stitch file that was opened.</summary>
 /// <param name="Sha256">64 hexadecimal digits.</param>
-/// <param name="Kind">"font" or "picture".</param>
+/// <param name="Kind">"font", "picture" or "stitches".</param>
 /// <param name="Bytes">The file.</param>
 public sealed record ProjectAsset(string Sha256, string Kind, byte[] Bytes);
 
@@ -151,7 +151,7 @@ public static class ProjectFile
             var entry in zip.Entries.Where(entry => entry.FullName.StartsWith(AssetFolder, StringComparison.Ordinal))
         )
         {
-            if (entry.FullName[AssetFolder.Length..].Split('-') is not [("font" or "picture") and var kind, var hash])
+            if (entry.FullName[AssetFolder.Length..].Split('-') is not [("font" or "picture" or "stitches") and var kind, var hash])
             {
                 continue;
             }

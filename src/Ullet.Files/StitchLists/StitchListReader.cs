@@ -23,9 +23,11 @@ public sealed class StitchListReader
 
     private readonly StitchListLines _lines;
     private readonly StitchListLayers _layers;
+    private readonly string _code;
 
     private StitchListReader(string text)
     {
+        _code = CodeOf(text);
         _lines = new StitchListLines(text);
         _layers = new StitchListLayers(_lines);
     }
@@ -85,6 +87,14 @@ public sealed class StitchListReader
         }
     }
 
+    /// <summary>The short code that may stand behind the first line; empty for none.</summary>
+    private static string CodeOf(string text)
+    {
+        var lines = text.Split('\n', 3);
+        var words = lines.Length > 1 ? lines[1].TrimEnd('\r').Split(' ') : [];
+        return words is ["#", "state", var code] && code.Length <= 16 && code.All(char.IsAsciiLetterOrDigit) ? code : "";
+    }
+
     private StitchProgram ReadAll()
     {
         var title = _lines.Only("title");
@@ -120,6 +130,7 @@ public sealed class StitchListReader
         var program = new StitchProgram(title, hooping, width, height, threads, steps.ToImmutable())
         {
             Cautions = cautions.ToImmutable(),
+            Code = _code,
         };
         CheckEnd(_lines.Dequeue(), program);
         return program;

@@ -26,6 +26,12 @@ internal static class AssetNames
             .Concat(project.RunSheet.Steps.Select(step => step.Photo))
             .OfType<string>();
 
+    /// <summary>The stitch files that were opened in a document, in all their sizes.</summary>
+    internal static IEnumerable<string> Stitches(Project project) =>
+        project
+            .OpenedFiles.SelectMany(file => file.Sizes.Select(size => size.Asset).Prepend(file.Asset))
+            .Where(asset => asset.Length > 0);
+
     /// <summary>What a kept file is to a document: "font", "picture", or null when it names it not.</summary>
     internal static string? KindIn(Project project, string sha256, string kind) =>
         kind is AssetStore.FontKind or AssetStore.RemovedFontKind
@@ -34,5 +40,7 @@ internal static class AssetNames
                 : null
             : kind == AssetStore.PictureKind && Pictures(project).Contains(sha256)
                 ? AssetStore.PictureKind
+            : kind is StitchDesignShelf.Kind or ImportedDrawings.Kind && Stitches(project).Contains(sha256)
+                ? StitchDesignShelf.Kind
                 : null;
 }

@@ -97,6 +97,13 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
         var found = rows.Where(row => row.Kind == PictureKind)
             .Select(row => new ProjectAsset(row.Sha256, PictureKind, row.Bytes))
             .ToList();
+        var stitches = AssetNames.Stitches(project).Distinct().ToList();
+        var files = await db.Assets.AsNoTracking().Where(asset => stitches.Contains(asset.Sha256)).ToListAsync(cancellation);
+        found.AddRange(
+            files
+                .Where(row => row.Kind is StitchDesignShelf.Kind or ImportedDrawings.Kind)
+                .Select(row => new ProjectAsset(row.Sha256, StitchDesignShelf.Kind, row.Bytes))
+        );
         found.AddRange(
             (await FontRows(cancellation))
                 .Where(row => AssetNames.NamesFont(project, AssetNames.FontId(row.Sha256)))

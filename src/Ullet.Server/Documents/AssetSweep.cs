@@ -14,10 +14,10 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
     internal static readonly TimeSpan StillOpen = TimeSpan.FromHours(1);
 
     /// <summary>Kinds that only an import's token names.</summary>
-    private static readonly string[] Tokens = ["project", ImportedDrawings.Kind];
+    private static readonly string[] Tokens = ["project"];
 
     /// <summary>Kinds that documents name.</summary>
-    private static readonly string[] Named = [AssetStore.PictureKind, AssetStore.RemovedFontKind];
+    private static readonly string[] Named = [AssetStore.PictureKind, AssetStore.RemovedFontKind, StitchDesignShelf.Kind, ImportedDrawings.Kind];
 
     /// <summary>Removes what nothing names and was sent longer ago than a time.</summary>
     /// <returns>How many files went.</returns>
@@ -55,7 +55,7 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
                 asset => asset.Sha256,
                 asset =>
                     Encoding.UTF8.GetBytes(
-                        asset.Kind == AssetStore.PictureKind ? asset.Sha256 : AssetNames.FontId(asset.Sha256)
+                        asset.Kind == AssetStore.RemovedFontKind ? AssetNames.FontId(asset.Sha256) : asset.Sha256
                     ),
                 StringComparer.Ordinal
             );
@@ -63,7 +63,7 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
         await foreach (
             var sketch in db
                 .Assets.AsNoTracking()
-                .Where(asset => asset.Kind == AssetStore.SketchKind)
+                .Where(asset => asset.Kind == AssetStore.SketchKind || asset.Kind == PartShelf.Kind)
                 .Select(asset => asset.Bytes)
                 .AsAsyncEnumerable()
         )

@@ -3,6 +3,7 @@ using Ullet.Core.Documents;
 using Ullet.Core.Drawings;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Opened;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
@@ -33,6 +34,8 @@ public sealed class DocumentHistory(
     SceneBuilder scenes,
     Workbench bench,
     IImportedDrawings imports,
+    IStitchDesigns designs,
+    PartShelf parts,
     OwnSketchShelf sketches,
     KeptShelf kept,
     TimeProvider clock
@@ -43,6 +46,8 @@ public sealed class DocumentHistory(
         new(evaluator)
         {
             Imports = imports,
+            Designs = designs,
+            Parts = parts,
             OwnSketches = sketches,
             KeptCuts = kept,
         };

@@ -205,6 +205,10 @@ internal static class ProjectEndpoints
             {
                 await assets.AddFont(brought.Bytes, cancellation);
             }
+            else if (brought.Kind == StitchDesignShelf.Kind)
+            {
+                await assets.Keep(StitchDesignShelf.Kind, brought.Bytes, cancellation);
+            }
             else if (
                 bench
                     .Run(WorkKind.Reading, "Reading a picture of this project", _ => PictureReader.Size(brought.Bytes))

@@ -58,7 +58,7 @@ internal static class Chosen
         foreach (var element in elements)
         {
             var box = element.Box with { X = element.Box.X + x, Y = element.Box.Y + y };
-            if (Limits.CheckBox(box, element.Name) is { } refusal)
+            if (Limits.CheckBox(box, element.Name, mayBeFlat: element.IsLinework) is { } refusal)
             {
                 return refusal;
             }

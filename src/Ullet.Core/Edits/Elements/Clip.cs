@@ -15,6 +15,9 @@ public sealed record Clip(
     ImmutableArray<MachineThread> Threads
 )
 {
+    /// <summary>The stitch files that opened ones of them came from.</summary>
+    public ImmutableArray<OpenedFile> Files { get; init; } = [];
+
     /// <summary>The most elements that one clip may hold.</summary>
     public const int MostElements = 2000;
 
@@ -23,17 +26,36 @@ public sealed record Clip(
         Chosen
             .Find(project, elementIds, mayBeLocked: true)
             .Then(elements => Whole(project, elements, context))
-            .Then(elements =>
-            {
-                var cloths = elements.SelectMany(NamedIds.ClothsOf).ToHashSet(StringComparer.Ordinal);
-                var threads = elements.SelectMany(NamedIds.ThreadsOf).ToHashSet(StringComparer.Ordinal);
-                return (Result<Clip>)
-                    new Clip(
-                        elements,
-                        [.. project.Cloths.Where(cloth => cloths.Contains(cloth.Id))],
-                        [.. project.Threads.Where(thread => threads.Contains(thread.Id))]
-                    );
-            });
+            .Then(elements => (Result<Clip>)Of(project, elements, context));
+
+    /// <summary>The clip of whole elements; what of them is sewn by a pattern comes as its stitches, with its hands.</summary>
+    private static Clip Of(Project project, ImmutableArray<Element> elements, EditContext context)
+    {
+        var parts = elements
+            .Where(element => element is { PatternPart: not null, Making: LineMaking, Form: not TextForm })
+            .Select(element => element.Id)
+            .ToHashSet(StringComparer.Ordinal);
+        if (parts.Count > 0)
+        {
+            (project, var lifted) = PatternClips.Lifted(project, parts, context);
+            elements = [.. elements.Where(element => !parts.Contains(element.Id)), .. lifted];
+        }
+        var cloths = elements.SelectMany(NamedIds.ClothsOf).ToHashSet(StringComparer.Ordinal);
+        var threads = elements.SelectMany(NamedIds.ThreadsOf).ToHashSet(StringComparer.Ordinal);
+        return new Clip(
+            elements,
+            [.. project.Cloths.Where(cloth => cloths.Contains(cloth.Id))],
+            [.. project.Threads.Where(thread => threads.Contains(thread.Id))]
+        )
+        {
+            Files =
+            [
+                .. project.OpenedFiles.Where(file =>
+                    elements.Any(element => element.MadeAs<OpenedMaking>()?.FileId == file.Id)
+                ),
+            ],
+        };
+    }
 
     private static Result<ImmutableArray<Element>> Whole(
         Project project,
@@ -75,15 +97,21 @@ internal sealed class ClipJson : JsonConverter<Clip>
             FormsAndMakings.Raised(element);
         }
         var parts = json.Deserialize<Parts>(options) ?? throw new JsonException("What was copied is empty.");
-        return new Clip(parts.Elements, parts.Cloths, parts.Threads);
+        return new Clip(parts.Elements, parts.Cloths, parts.Threads) { Files = parts.Files ?? [] };
     }
 
     public override void Write(Utf8JsonWriter writer, Clip value, JsonSerializerOptions options) =>
-        JsonSerializer.Serialize(writer, new Parts(value.Elements, value.Cloths, value.Threads), options);
+        JsonSerializer.Serialize(writer, new Parts(value.Elements, value.Cloths, value.Threads)
+            {
+                Files = value.Files.IsDefaultOrEmpty ? null : value.Files,
+            }, options);
 
     private sealed record Parts(
         ImmutableArray<Element> Elements,
         ImmutableArray<Cloth> Cloths,
         ImmutableArray<MachineThread> Threads
-    );
+    )
+    {
+        public ImmutableArray<OpenedFile>? Files { get; init; }
+    }
 }

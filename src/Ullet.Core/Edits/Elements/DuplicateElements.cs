@@ -22,6 +22,7 @@ public sealed record DuplicateElements : Edit
             return found.Refusal!;
         }
         var (groups, sources) = (new GroupCopies(), new SourceCopies());
+        var files = FileCopies.Copied(ref project, found.Value);
         foreach (var element in found.Value)
         {
             var name = element.Name.EndsWith(" copy", StringComparison.Ordinal) ? element.Name : element.Name + " copy";
@@ -33,6 +34,12 @@ public sealed record DuplicateElements : Edit
                 StaysCentred = false,
                 IsLocked = false,
                 PatternPart = null,
+                Making = element.Making is OpenedMaking opened
+                    ? opened with
+                    {
+                        FileId = files[opened.FileId],
+                    }
+                    : element.Making,
             };
             (project, copy) = groups.Regrouped(project, copy);
             sources.Add(element.Id, copy.Id);

@@ -19,6 +19,7 @@ public sealed record FreezeElement : Edit
         {
             null => EditRefusals.NoElement(ElementId),
             { IsLocked: true } locked => EditRefusals.Locked(locked),
+            { Form: OpenedForm } opened => EditRefusals.NeedlePoints(opened),
             { } element => Freezing.Frozen(project, element, context, KeepsOperations),
         };
 }

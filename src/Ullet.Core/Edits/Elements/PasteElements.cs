@@ -50,7 +50,7 @@ public sealed record PasteElements : Edit
             }
         }
         var (groups, sources) = (new GroupCopies(), new SourceCopies());
-        var ids = new IdMap(cloths, threads, NewIds(ref project));
+        var ids = new IdMap(cloths, threads, NewIds(ref project)) { Files = FileCopies.Brought(ref project, Clip) };
         foreach (var element in Clip.Elements)
         {
             var copy = NamedIds.Renamed(element, ids) with
@@ -101,6 +101,7 @@ public sealed record PasteElements : Edit
                     .Select(making => MakingModules.Of(making).Check(making))
                     .FirstOrDefault(no => no is not null)
                 ?? FormModules.Of(element.Form).CheckAdded(element, context.Evaluator.Fonts)
+                ?? MakingFit.Check(element, MakingModules.Of(element))
                 ?? element.Sketch?.Check()
                 ?? Operations(element);
             if (refusal is not null)

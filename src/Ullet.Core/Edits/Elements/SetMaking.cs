@@ -42,6 +42,10 @@ public sealed record SetMaking : OneElementEdit
                 Kind = RefusalKind.NotPossible,
             };
         }
+        if (MakingFit.Check(element, module) is { } unfit)
+        {
+            return unfit;
+        }
         return module.Unfit(element) is { } why
             ? new Refusal("making-unfit", "kind", why) { Kind = RefusalKind.NotPossible }
             : Made(project, To(element, module, project));
@@ -64,7 +68,8 @@ public sealed record SetMaking : OneElementEdit
     public static ImmutableArray<string> KindsOf(Element element) =>
         [
             .. MakingModules
-                .All.Where(module => element.PatternPart is null || MayChange(element, module))
+                .All.Where(module => MakingFit.Goes(element.Form, module.Settings))
+                .Where(module => element.PatternPart is null || MayChange(element, module))
                 .Select(module => module.Kind),
         ];
 

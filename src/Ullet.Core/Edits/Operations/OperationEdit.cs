@@ -13,6 +13,7 @@ public abstract record OperationEdit : Edit
         {
             null => EditRefusals.NoElement(ElementId),
             { IsLocked: true } locked => EditRefusals.Locked(locked),
+            { Form: OpenedForm } opened => EditRefusals.NeedlePoints(opened),
             { } element => Change(project, element),
         };
 

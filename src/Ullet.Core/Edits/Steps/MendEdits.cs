@@ -118,6 +118,7 @@ public static class MendEdits
             ),
             ShowMend show => new HideElements { ElementIds = [show.ElementId], Hidden = false },
             DeleteMend delete => new RemoveElements { ElementIds = [delete.ElementId] },
+            LayBetweenMend lay => new LayBetween { ElementId = lay.ElementId, Kind = lay.Kind },
             TakeSatinCoverMend satin => new SetCoverKind { ElementId = satin.ElementId, Kind = CoverKind.Satin },
             FuseMend fuse when AppliqueElement.Of(project.Find(fuse.ElementId)) is { } fused => new SetMethod
             {

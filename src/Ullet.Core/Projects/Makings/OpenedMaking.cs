@@ -19,7 +19,11 @@ public sealed record OpenedMaking : Making
     public override bool IsTakenOut => Role == OpenedRole.Basting;
 
     [JsonIgnore]
-    public override bool IsSewn => true;
+    public override bool IsSewn => !IsResting;
+
+    /// <summary>True for stitches that are only kept beside what was made of them, and not sewn.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool IsResting { get; init; }
 
     /// <summary>Null for the project's thread of covers.</summary>
     public string? ThreadId { get; init; }

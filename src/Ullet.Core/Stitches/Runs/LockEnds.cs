@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Stitches;
 
@@ -38,6 +39,26 @@ public static class LockEnds
             core.Add(Farther(points[^trail], points[^(trail - 1)], rest[^1]));
         }
         return (points[..lead], core.ToImmutable(), points[^trail..]);
+    }
+
+    /// <summary>Where a lock's other hole lies: towards the first stitch that goes clear of the end, a lock's length away or as far as
+    /// the thread goes.</summary>
+    /// <param name="end">The thread's end, mm.</param>
+    /// <param name="along">Needle points from there on.</param>
+    public static Point PlaceOf(Point end, IEnumerable<Point> along)
+    {
+        var farthest = end;
+        foreach (var point in along)
+        {
+            Budget.Spend();
+            farthest = point.DistanceTo(end) > farthest.DistanceTo(end) ? point : farthest;
+            if (farthest.DistanceTo(end) >= StitchDefaults.LockLength / 2)
+            {
+                break;
+            }
+        }
+        var away = farthest - end;
+        return end + (away.Unit() * Math.Min(StitchDefaults.LockLength, away.Length));
     }
 
     private static Point Farther(Point one, Point other, Point from) =>

@@ -9,6 +9,7 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonDerivedType(typeof(ShapeFormDto), "shape")]
 [JsonDerivedType(typeof(DrawingFormDto), "drawing")]
 [JsonDerivedType(typeof(TextFormDto), "words")]
+[JsonDerivedType(typeof(OpenedFormDto), "opened")]
 public abstract record FormDto;
 
 /// <summary>A generator with its numbers.</summary>
@@ -22,6 +23,14 @@ public sealed record ShapeFormDto(ShapeSource Shape, PieceHole? Hole, int HoleCo
 /// <param name="Hole">The only hole that is given apart from the lines, or null.</param>
 /// <param name="HoleCount">How many holes are given apart from the lines.</param>
 public sealed record DrawingFormDto(bool IsOpen, PieceHole? Hole, int HoleCount) : FormDto;
+
+/// <summary>Needle points of a file.</summary>
+/// <param name="Stitches">How many there are.</param>
+/// <param name="Trims">How often the thread is cut.</param>
+/// <param name="Jumps">How often it jumps.</param>
+/// <param name="Across">How much wider they stand than in the file.</param>
+/// <param name="Down">How much taller.</param>
+public sealed record OpenedFormDto(int Stitches, int Trims, int Jumps, double Across, double Down) : FormDto;
 
 /// <summary>Live text.</summary>
 /// <param name="Text">The words.</param>

@@ -15,6 +15,7 @@ internal static class FormDtos
     {
         [typeof(ShapeForm)] = (element, _) => OfShape((ShapeForm)element.Form),
         [typeof(DrawingForm)] = (element, _) => OfDrawing((DrawingForm)element.Form),
+        [typeof(OpenedForm)] = (element, _) => OfOpened((OpenedForm)element.Form, element),
         [typeof(TextForm)] = (element, evaluator) => OfText((TextForm)element.Form, element, evaluator),
     }.ToImmutableDictionary();
 
@@ -25,6 +26,19 @@ internal static class FormDtos
     private static DrawingFormDto OfDrawing(DrawingForm form) => new(form.IsOpen, Only(form.Holes), form.Holes.Length);
 
     private static PieceHole? Only(ImmutableArray<PieceHole> holes) => holes.Length == 1 ? holes[0] : null;
+
+    private static OpenedFormDto OfOpened(OpenedForm form, Element element)
+    {
+        int Count(OpenedMove move) => form.Points.Count(point => point.Move == move);
+        var (across, down) = OpenedFrame.Scale(form, element.Box);
+        return new OpenedFormDto(
+            Count(OpenedMove.Stitch),
+            Count(OpenedMove.Trim),
+            Count(OpenedMove.Jump),
+            Math.Round(across, 4),
+            Math.Round(down, 4)
+        );
+    }
 
     private static TextFormDto OfText(TextForm form, Element element, Evaluator evaluator)
     {

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using Ullet.Core.Projects;
 
@@ -10,6 +11,7 @@ namespace Ullet.Server.Scenes.Elements;
 [JsonDerivedType(typeof(BastingMakingDto), "basting")]
 [JsonDerivedType(typeof(SatinMakingDto), "satin")]
 [JsonDerivedType(typeof(FilledMakingDto), "filled")]
+[JsonDerivedType(typeof(OpenedMakingDto), "opened")]
 [JsonDerivedType(typeof(CutOnlyMakingDto), "cutOnly")]
 [JsonDerivedType(typeof(ZoneMakingDto), "zone")]
 [JsonDerivedType(typeof(ConstructionMakingDto), "construction")]
@@ -32,7 +34,50 @@ public sealed record BastingMakingDto(double StitchLength, string? ThreadId, str
 
 /// <summary>Cut out and never sewn.</summary>
 /// <param name="ClothId">What it is cut from.</param>
-public sealed record CutOnlyMakingDto(string ClothId) : MakingDto;
+/// <param name="Allowance">How much larger it is cut on every side, mm.</param>
+/// <param name="Border">How its edge lies under the opened border that is to cover it; null where there is none.</param>
+public sealed record CutOnlyMakingDto(string ClothId, double Allowance, BorderDto? Border) : MakingDto;
+
+/// <summary>A cut edge under an opened border, at its worst place, mm.</summary>
+/// <param name="Name">The border.</param>
+/// <param name="Bite">How far the border reaches inside the edge; below 0 where it misses it.</param>
+/// <param name="Outside">How far it reaches outside.</param>
+/// <param name="Covered">The share of the edge that lies under it.</param>
+public sealed record BorderDto(string Name, double Bite, double Outside, double Covered);
+
+/// <summary>Stitches of a file.</summary>
+/// <param name="ThreadId">Null for the project's thread of covers.</param>
+/// <param name="Role">What they are for.</param>
+/// <param name="Words">The same in words.</param>
+/// <param name="IsGuessed">True where nobody has said so yet.</param>
+/// <param name="IsUnsure">True where that was guessed and may be wrong.</param>
+/// <param name="Look">How they look.</param>
+/// <param name="LookWords">The same in words.</param>
+/// <param name="FileId">The opening.</param>
+/// <param name="FileName">The file's name; null where it is not known.</param>
+/// <param name="Asset">The kept file; null where there is none.</param>
+/// <param name="Place">Their number in the file, from 1.</param>
+/// <param name="IsFree">True where they may be sewn apart from the file's order.</param>
+/// <param name="IsResting">True where they are kept and not sewn.</param>
+/// <param name="Hands">What hands do before and after, a sentence each.</param>
+/// <param name="Sizes">The same design in other sizes.</param>
+public sealed record OpenedMakingDto(
+    string? ThreadId,
+    OpenedRole Role,
+    string Words,
+    bool IsGuessed,
+    bool IsUnsure,
+    OpenedLook Look,
+    string LookWords,
+    string FileId,
+    string? FileName,
+    string? Asset,
+    int Place,
+    bool IsFree,
+    bool IsResting,
+    ImmutableArray<string> Hands,
+    ImmutableArray<OpenedSize> Sizes
+) : MakingDto;
 
 /// <summary>A region that is never sewn itself.</summary>
 /// <param name="Role">What it is for.</param>

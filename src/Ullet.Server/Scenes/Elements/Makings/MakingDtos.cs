@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Projects;
+using Ullet.Core.Recovery;
 using Ullet.Core.Stitches;
 
 namespace Ullet.Server.Scenes.Elements;
@@ -20,7 +21,9 @@ internal static class MakingDtos
         [typeof(FilledMaking)] = (making, element, evaluated) =>
             FilledMakingDtos.Of((FilledMaking)making, element, evaluated),
         [typeof(BastingMaking)] = (making, _, evaluated) => OfBasting((BastingMaking)making, evaluated.Project),
-        [typeof(CutOnlyMaking)] = (making, _, _) => new CutOnlyMakingDto(((CutOnlyMaking)making).ClothId),
+        [typeof(OpenedMaking)] = (making, _, evaluated) => OfOpened((OpenedMaking)making, evaluated.Project),
+        [typeof(CutOnlyMaking)] = (making, element, evaluated) =>
+            OfCutOnly((CutOnlyMaking)making, element, evaluated),
         [typeof(ZoneMaking)] = (making, _, evaluated) => OfZone((ZoneMaking)making, evaluated),
         [typeof(ConstructionMaking)] = (_, element, evaluated) => OfConstruction(element, evaluated),
     }.ToImmutableDictionary();
@@ -39,6 +42,44 @@ internal static class MakingDtos
             basting.ThreadId,
             project.Find(basting.HoldsId ?? "")?.MadeAs<ClothMaking>() is null ? null : basting.HoldsId
         );
+
+    private static CutOnlyMakingDto OfCutOnly(CutOnlyMaking making, Element element, Evaluated evaluated) =>
+        new(
+            making.ClothId,
+            making.Allowance ?? 0,
+            making.CoveredBy is { } id
+            && evaluated.Project.Find(id) is { } border
+            && evaluated.CheckedOn.BorderOf(element) is { } match
+                ? new BorderDto(
+                    border.Name,
+                    Math.Round(match.Bite, 2),
+                    Math.Round(match.Outside, 2),
+                    Math.Round(match.Covered, 3)
+                )
+                : null
+        );
+
+    private static OpenedMakingDto OfOpened(OpenedMaking making, Project project)
+    {
+        var file = project.OpenedFiles.FirstOrDefault(known => known.Id == making.FileId);
+        return new OpenedMakingDto(
+            making.ThreadId,
+            making.Role,
+            making.RoleWords,
+            making.Sureness is not null,
+            making.Sureness is < GuessedRole.Sure,
+            making.Look,
+            OpenedLookTable.Of(making.Look).Words,
+            making.FileId,
+            file?.Name,
+            file?.Asset is { Length: > 0 } asset ? asset : null,
+            making.Place + 1,
+            making.IsFree,
+            making.IsResting,
+            [.. making.Before.Concat(making.After).Select(hands => hands.Text)],
+            file?.Sizes ?? []
+        );
+    }
 
     private static ZoneMakingDto OfZone(ZoneMaking zone, Evaluated evaluated) =>
         new(zone.Role, NumberOf(zone.From, evaluated) ?? 0, NumberOf(zone.Until, evaluated));

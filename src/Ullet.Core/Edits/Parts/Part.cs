@@ -1,0 +1,113 @@
+using System.Collections.Immutable;
+using Ullet.Core.Geometry;
+using Ullet.Core.Layers;
+using Ullet.Core.Makings;
+using Ullet.Core.Opened;
+using Ullet.Core.Pipeline;
+using Ullet.Core.Program;
+using Ullet.Core.Projects;
+
+namespace Ullet.Core.Edits;
+
+/// <summary>A selection kept with its steps, hands, layers, zones, cloths and threads, to be dropped into other projects.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Tags">Words by which it is found.</param>
+/// <param name="Clip">The elements with what they name.</param>
+public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
+{
+    /// <summary>Most tags of one.</summary>
+    public const int MostTags = 12;
+
+    /// <summary>Longest tag, characters.</summary>
+    public const int LongestTag = 40;
+
+    /// <summary>Its own width, mm.</summary>
+    public double Width { get; init; }
+
+    /// <summary>Its own height, mm.</summary>
+    public double Height { get; init; }
+
+    /// <summary>What it lies on where it comes from, in words.</summary>
+    public string LiesOn { get; init; } = "";
+
+    /// <summary>What hands do with it, a sentence each, in order.</summary>
+    public ImmutableArray<string> Hands { get; init; } = [];
+
+    /// <summary>A selection as a part, or why it can't be one. Parts of a pattern come as the stitches that they are, with the hands that
+    /// work before them.</summary>
+    public static Result<Part> Of(
+        Project project,
+        IReadOnlyCollection<string> elementIds,
+        string name,
+        ImmutableArray<string> tags,
+        EditContext context
+    )
+    {
+        var refusal = Limits.CheckName(name, "The part") ?? CheckTags(tags);
+        if (refusal is not null)
+        {
+            return refusal;
+        }
+        return Clip.Of(project, elementIds, context)
+            .Then(clip =>
+            {
+                var box = clip.Elements.Aggregate(Box.Empty, (all, element) => all.Union(Bands.BoxOf(element, context)));
+                return box.IsEmpty
+                    ? new Refusal("part-empty", "elementIds", "Nothing of what is selected takes any room; there is no part to keep.")
+                    : (Result<Part>)
+                        new Part(PlainText.Line(name), [.. tags.Select(PlainText.Line).Where(tag => tag.Length > 0)], clip)
+                        {
+                            Width = Math.Round(box.Width, 1),
+                            Height = Math.Round(box.Height, 1),
+                            LiesOn = LiesOnIn(project, box),
+                            Hands = HandsOf(project, elementIds, context),
+                        };
+            });
+    }
+
+    /// <summary>True where a search finds it: every word in its name or a tag.</summary>
+    public bool Answers(string search) =>
+        search
+            .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .All(word => Tags.Append(Name).Any(own => own.Contains(word, StringComparison.CurrentCultureIgnoreCase)));
+
+    internal static Refusal? CheckTags(ImmutableArray<string> tags) =>
+        tags.Length > MostTags ? new Refusal("tags-too-many", "tags", $"A part takes up to {MostTags} tags; {tags.Length} were given.")
+        : tags.FirstOrDefault(tag => tag.Length > LongestTag) is { } tag
+            ? new Refusal(
+                "tag-too-long",
+                "tags",
+                $"A tag has up to {LongestTag} characters; \"{tag[..20]}…\" has {tag.Length:N0}."
+            )
+        : null;
+
+    /// <summary>The cloth that is uppermost under its middle: the piece that it lies on, else what is hooped.</summary>
+    private static string LiesOnIn(Project project, Box box)
+    {
+        var ground = project.FindCloth(project.Hooping.TopClothId);
+        return ground?.Name ?? "";
+    }
+
+    private static ImmutableArray<string> HandsOf(Project project, IReadOnlyCollection<string> ids, EditContext context) =>
+        [
+            .. context
+                .Evaluator.Evaluate(project, context.Cancellation)
+                .RunSheet.Steps.OfType<RunSheets.HandStep>()
+                .Where(step => ids.Contains(step.OwnerId))
+                .Select(step => step.Work.Text)
+                .Take(20),
+        ];
+}
+
+/// <summary>The parts that a household keeps.</summary>
+public interface IKeptParts
+{
+    /// <summary>A part by its id; null where there is none.</summary>
+    Part? Find(string id);
+}
+
+/// <summary>A shelf without any.</summary>
+public sealed class NoParts : IKeptParts
+{
+    public Part? Find(string id) => null;
+}
