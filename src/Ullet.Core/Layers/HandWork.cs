@@ -40,6 +40,12 @@ public sealed record HandWork(
 
     /// <summary>The layer of the cloth that is hooped.</summary>
     public const string GroundLayer = "ground";
+
+    /// <summary>The layer of the stabiliser that is hooped with it, or alone.</summary>
+    public const string StabiliserLayer = "stabiliser";
+
+    /// <summary>True for what is hooped, whatever is laid on it.</summary>
+    public static bool IsHooped(string layer) => layer is GroundLayer or StabiliserLayer;
 }
 
 /// <summary>A change of what lies in the hoop.</summary>

@@ -47,7 +47,7 @@ internal sealed class OpenedAreas(string fileId, Affine map, Project project)
             _ => throw new InvalidOperationException($"{change.GetType().Name} is no change of layers."),
         };
 
-    private string LayerOf(string layer) => layer == HandWork.GroundLayer ? layer : $"{fileId}-{layer}";
+    private string LayerOf(string layer) => HandWork.IsHooped(layer) ? layer : $"{fileId}-{layer}";
 
     private ImmutableArray<Region> Area(ImmutableArray<OpenedArea> areas) =>
         [

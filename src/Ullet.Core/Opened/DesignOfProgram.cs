@@ -17,23 +17,26 @@ public static class DesignOfProgram
         var blocks = ImmutableArray.CreateBuilder<DesignBlock>();
         var waiting = ImmutableArray.CreateBuilder<OpenedHands>();
         Cloth? ground = null;
+        var isHooped = false;
         for (var i = 0; i < program.Steps.Length; i++)
         {
             Budget.Spend();
             if (program.Steps[i] is ProgramHands hands)
             {
-                if (hands.Kind == HandKind.HoopUp && ground is null)
+                if (hands.Kind == HandKind.HoopUp && !isHooped)
                 {
                     ground = hands
                         .Changes.OfType<LayerLaid>()
                         .FirstOrDefault(laid => laid.LayerId == HandWork.GroundLayer)
                         ?.Cloth;
-                    var others = hands.Changes.RemoveAll(change => change.LayerId == HandWork.GroundLayer);
+                    isHooped = true;
+                    var others = hands.Changes.RemoveAll(change => HandWork.IsHooped(change.LayerId));
                     if (others.IsEmpty)
                     {
                         continue;
                     }
-                    hands = hands with { Changes = others };
+                    // What is hooped together with the ground is laid on it.
+                    hands = hands with { Kind = HandKind.Lay, Changes = others };
                 }
                 if (hands.Kind == HandKind.Finish && hands.Changes.IsEmpty && i == program.Steps.Length - 1)
                 {

@@ -32,7 +32,7 @@ internal static class HoopingSteps
                 + $"all round. {Advice(units, ground)}",
             null,
             HoopOff: true,
-            [new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, field)]
+            [new LayerLaid(HandWork.StabiliserLayer, "Stabiliser", stabiliser, FaceUp: true, field)]
         );
         var laid = Box.Centred(hooping.Hoop.FieldWidth, hooping.Hoop.FieldHeight);
         var together = LaidFirst(units).ToList();
@@ -91,7 +91,7 @@ internal static class HoopingSteps
                 : "flat and drum-tight";
         LayerLaid?[] hooped =
         [
-            stabiliser is null ? null : new LayerLaid("stabiliser", "Stabiliser", stabiliser, FaceUp: true, area),
+            stabiliser is null ? null : new LayerLaid(HandWork.StabiliserLayer, "Stabiliser", stabiliser, FaceUp: true, area),
             ground is null
                 ? null
                 : new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, area) { Role = LayerRole.Outer },
