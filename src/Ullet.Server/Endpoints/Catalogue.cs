@@ -44,5 +44,6 @@ public sealed record Catalogue(
     NumberRange FillSpacing,
     NumberRange FillStitch,
     ImmutableArray<RowPatternRow> RowPatterns,
-    ImmutableArray<TraitRow> Traits
+    ImmutableArray<TraitRow> Traits,
+    ImmutableArray<OpenedRoleRow> OpenedRoles
 );

@@ -126,7 +126,8 @@ internal static class CatalogueOffer
                 trait.SelectsBy,
                 trait.CanBeSet
             )),
-        ]
+        ],
+        OpenedRoleTable.All
     );
 
     private static StageChoice Stage(IAppliqueMethod method, StageRow row) =>

@@ -2,11 +2,13 @@ using System.Collections.Immutable;
 using System.IO.Compression;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Opened;
+using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Files.Designs;
 using Ullet.Server.Documents;
+using Ullet.Server.Scenes;
 using Ullet.Server.Work;
 
 namespace Ullet.Server.Endpoints;
@@ -60,6 +62,12 @@ internal static class StitchEndpoints
         group.MapPost("compare", Compare).WithName("compareStitches");
         group.MapPost("{token}/preview", Preview).WithName("previewStitches");
         group.MapGet("{token}/file", File).WithName("getStitchFile");
+        app.MapGet("/api/projects/{id}/elements/{elementId}/needle", Needle)
+            .WithTags("Stitches")
+            .WithName("getNeedle")
+            .WithDescription(
+                "Needle points of opened stitches where they stand on the wall, little-endian float32 pairs, breaks as NaN pairs."
+            );
     }
 
     private static async Task<Results<Ok<StitchImport>, ProblemHttpResult>> Import(
@@ -158,6 +166,37 @@ internal static class StitchEndpoints
         await Kept(token, assets, cancellation) is { } bytes
             ? TypedResults.File(bytes, "application/octet-stream", $"original-{token[..8]}")
             : Problems.Of(Unknown("token"));
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Needle(
+        string id,
+        string elementId,
+        DocumentHistory history,
+        CancellationToken cancellation
+    )
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return Problems.Of(DocumentHistory.Unknown(id));
+        }
+        if (head.Project.Find(elementId) is not { Form: OpenedForm form } element)
+        {
+            return Problems.Of(
+                new Refusal("stitches-not-opened", "elementId", "There are no opened stitches of that name.") { Kind = RefusalKind.NotFound }
+            );
+        }
+        var map = OpenedFrame.Map(form, element.Box);
+        // A break for every jump and every trim: what is left are the needle points by their numbers.
+        return TypedResults.File(
+            StitchBytes.Of([
+                .. form.Points.Select(point =>
+                    point.Move == OpenedMove.Stitch
+                        ? point with { At = map.Apply(point.At) }
+                        : new OpenedPoint(OpenedMove.Trim, Core.Geometry.Point.Zero)
+                ),
+            ]),
+            "application/octet-stream"
+        );
+    }
 
     private static async Task<Results<Ok<ComparedDto>, ProblemHttpResult>> Compare(
         CompareRequest asked,

@@ -8,7 +8,7 @@ export interface Measured {
 }
 
 /** What a drag on the wall does. */
-export type Tool = "select" | "measure" | "pen" | "freehand" | "nodes" | "direction";
+export type Tool = "select" | "measure" | "pen" | "freehand" | "nodes" | "direction" | "lasso";
 
 /** The maps that can lie over the wall. */
 export type MapKind = "density" | "coverage";
@@ -26,6 +26,8 @@ interface ViewState {
   /** Number of the letter that hands work on, in the words that alone are selected. */
   letter: number | null;
   tool: Tool;
+  /** What the lasso went round, across and down in turn, mm; null before. */
+  lasso: number[] | null;
   /** The chosen nodes, while nodes are worked on. */
   nodes: NodeRef[];
   /** What is drawn strongly over the wall: a crumb or a stretch of edge that a list points at. */
@@ -54,6 +56,7 @@ interface ViewState {
   select: (ids: string[]) => void;
   chooseLetter: (letter: number | null) => void;
   setTool: (tool: Tool) => void;
+  setLasso: (lasso: number[] | null) => void;
   chooseNodes: (nodes: NodeRef[]) => void;
   pointAtPath: (path: string | null) => void;
   showMatch: (shows: boolean) => void;
@@ -74,6 +77,7 @@ export const useView = create<ViewState>((set) => ({
   selection: [],
   letter: null,
   tool: "select",
+  lasso: null,
   nodes: [],
   pointedPath: null,
   showsMatch: false,
@@ -98,7 +102,8 @@ export const useView = create<ViewState>((set) => ({
       tool: ofOneElement(state.tool) && selection[0] !== state.selection[0] ? "select" : state.tool,
     })),
   chooseLetter: (letter) => set({ letter }),
-  setTool: (tool) => set({ tool, measured: null, nodes: [] }),
+  setTool: (tool) => set({ tool, measured: null, nodes: [], lasso: null }),
+  setLasso: (lasso) => set({ lasso }),
   chooseNodes: (nodes) => set({ nodes }),
   pointAtPath: (pointedPath) => set({ pointedPath }),
   showMatch: (showsMatch) => set({ showsMatch }),

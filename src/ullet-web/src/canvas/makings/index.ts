@@ -6,6 +6,7 @@ import { cutOnly } from "./cutOnly";
 import { filled } from "./filled";
 import { line } from "./line";
 import type { CanvasMaking } from "./module";
+import { opened } from "./opened";
 import { satin } from "./satin";
 import { zone } from "./zone";
 
@@ -16,6 +17,7 @@ const MAKINGS: { [K in MakingKind]: CanvasMaking<K> } = {
   filled,
   line,
   basting,
+  opened,
   cutOnly,
   zone,
   construction,

@@ -12,6 +12,7 @@ import { SelectionCard } from "./card/SelectionCard";
 import { Stack } from "./stack/Stack";
 import { WallCanvas } from "./view/WallCanvas";
 import { WallMenu } from "./hands/WallMenu";
+import { LassoCard } from "./stitches/LassoCard";
 import { DrawCard } from "./nodes/DrawCard";
 import { useWallKeys } from "./hands/useWallKeys";
 
@@ -46,6 +47,8 @@ export function WallRoom() {
             <MeasureCard projectId={id} scene={scene} />
           ) : tool === "pen" || tool === "freehand" ? (
             <DrawCard />
+          ) : tool === "lasso" ? (
+            <LassoCard projectId={id} scene={scene} chosen={chosen} />
           ) : only ? (
             <ElementCard key={only.id} projectId={id} scene={scene} element={only} />
           ) : chosen.length > 1 ? (

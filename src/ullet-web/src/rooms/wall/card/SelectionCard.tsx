@@ -5,6 +5,8 @@ import { Button } from "../../../parts/Button";
 import { Section } from "../../../parts/Section";
 import { useView } from "../../../state/view";
 import { Colourways } from "../stuff/Colourways";
+import { KeepPart } from "../parts/KeepPart";
+import { OpenedTogether } from "../makings/opened/OpenedTogether";
 import { KeepSketch } from "../sketches/KeepSketch";
 import { SketchWays } from "../sketches/SketchWays";
 import { ArrangeFields } from "./ArrangeFields";
@@ -40,9 +42,11 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
         <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
         <StateButtons projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
+      <OpenedTogether projectId={projectId} chosen={chosen} />
       <Section title="Drawing" brief="another way, on the shelf">
         <SketchWays projectId={projectId} chosen={chosen} />
         <KeepSketch projectId={projectId} chosen={chosen} />
+        <KeepPart projectId={projectId} chosen={chosen} />
       </Section>
       <Section title="Combine" startsOpen={false} brief="carve, join, keep">
         <CombineFields projectId={projectId} chosen={chosen} />

@@ -82,6 +82,23 @@ export function paintHand(ctx: CanvasRenderingContext2D, points: Place[], camera
   stroke(ctx, path, camera);
 }
 
+/** What a lasso went round, faintly filled. */
+export function paintLasso(ctx: CanvasRenderingContext2D, places: number[], camera: Camera, ratio: number) {
+  apply(ctx, camera, ratio);
+  const path = new Path2D();
+  for (let i = 0; i + 1 < places.length; i += 2) {
+    const [x, y] = [places[i] ?? 0, places[i + 1] ?? 0];
+    if (i) path.lineTo(x, y);
+    else path.moveTo(x, y);
+  }
+  path.closePath();
+  ctx.fillStyle = "rgba(59, 75, 163, 0.14)";
+  ctx.fill(path);
+  ctx.setLineDash([7 / camera.scale, 4 / camera.scale]);
+  stroke(ctx, path, camera);
+  ctx.setLineDash([]);
+}
+
 function stroke(ctx: CanvasRenderingContext2D, path: Path2D, camera: Camera) {
   ctx.lineCap = "round";
   ctx.strokeStyle = "#ffffff";

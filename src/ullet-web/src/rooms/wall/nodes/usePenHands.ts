@@ -4,7 +4,7 @@ import type { Edit } from "../../../api/client";
 import { toScreen, toWorld, type Place } from "../../../canvas/camera";
 import { useView } from "../../../state/view";
 import type { WallView } from "../view/WallView";
-import { lineOf, paintHand, paintPen, type PenNode } from "./penLine";
+import { lineOf, paintHand, paintLasso, paintPen, type PenNode } from "./penLine";
 
 /** Nearer to the first node than this a click closes the line, CSS pixels. */
 const CLOSING = 10;
@@ -20,7 +20,8 @@ export function usePenHands(projectId: string, view: WallView | null) {
   const hand = useRef<Place[] | null>(null);
   const pressed = useRef<Place | null>(null);
   const pointer = useRef<Place | null>(null);
-  const drawing = tool === "pen" || tool === "freehand";
+  const drawing = tool === "pen" || tool === "freehand" || tool === "lasso";
+  const lasso = useView((view) => view.lasso);
 
   const add = (edit: Edit) => {
     void edits.add(edit);
@@ -39,6 +40,7 @@ export function usePenHands(projectId: string, view: WallView | null) {
     if (!view || !drawing) return;
     view.setExtra((ctx, camera, ratio) => {
       if (hand.current) paintHand(ctx, hand.current, camera, ratio);
+      else if (lasso) paintLasso(ctx, lasso, camera, ratio);
       paintPen(ctx, pen.current, pressed.current ? null : pointer.current, camera, ratio);
     });
     return () => {
@@ -46,7 +48,7 @@ export function usePenHands(projectId: string, view: WallView | null) {
       hand.current = null;
       view.setExtra(null);
     };
-  }, [view, drawing, tool]);
+  }, [view, drawing, tool, lasso]);
 
   useEffect(() => {
     if (tool !== "pen") return;
@@ -72,7 +74,7 @@ export function usePenHands(projectId: string, view: WallView | null) {
   const down = (event: PointerEvent, at: Place): boolean => {
     if (!view || !drawing || event.button !== 0) return false;
     const world = toWorld(view.camera, at);
-    if (tool === "freehand") {
+    if (tool !== "pen") {
       hand.current = [world];
       return true;
     }
@@ -111,7 +113,9 @@ export function usePenHands(projectId: string, view: WallView | null) {
     const points = hand.current;
     hand.current = null;
     view.repaint();
-    if (points && points.length > 1)
+    if (points && tool === "lasso") {
+      useView.getState().setLasso(points.length > 2 ? points.flatMap((each) => [each.x, each.y]) : null);
+    } else if (points && points.length > 1)
       add({ edit: "drawFreehand", points: points.flatMap((each) => [each.x, each.y]) });
     return true;
   };

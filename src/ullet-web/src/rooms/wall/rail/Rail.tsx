@@ -28,6 +28,7 @@ import { ImportPanel } from "./ImportPanel";
 import { LettersPanel } from "../forms/words/LettersPanel";
 import { MapVerb } from "./MapVerb";
 import { MockUpPanel } from "./MockUpPanel";
+import { StitchesVerb } from "../stitches/StitchesVerb";
 import { SketchPanel } from "../sketches/SketchPanel";
 import { ShapePicture } from "./ShapePicture";
 import { RailMenu, VERB } from "./RailMenu";
@@ -93,6 +94,7 @@ export function Rail({ projectId, scene }: Props) {
       <FileChooser label="Drawing file" accept=".svg,.dxf" onChosen={bringIn}>
         {(open) => <Verb icon={FileInput} label="Import" onClick={open} />}
       </FileChooser>
+      <StitchesVerb projectId={projectId} scene={scene} />
       <Verb
         icon={Ruler}
         label="Measure"

@@ -2,6 +2,7 @@ import { Section } from "../../../../parts/Section";
 import { ClothSwatch } from "../../../../parts/Swatch";
 import type { WallMaking } from "../module";
 import { CutFacts } from "../cloth/CutFacts";
+import { BorderFacts } from "./BorderFacts";
 import { ClothField } from "../ClothField";
 
 /** Only cut shapes, and no stitch. */
@@ -16,6 +17,7 @@ export const cutOnly: WallMaking<"cutOnly"> = {
       </Section>
       <Section title="Cut">
         <CutFacts {...props} />
+        {props.element.making.border ? <BorderFacts border={props.element.making.border} /> : null}
       </Section>
     </>
   ),
