@@ -337,6 +337,19 @@ internal sealed class Visitor
         }
     }
 
+    /// <summary>Draws round something on the wall in one go; places in mm from the field's centre.</summary>
+    internal void DrawRound(params (double X, double Y)[] places)
+    {
+        var on = places.Select(place => OnWall(place)).ToList();
+        var actions = new Actions(_driver).MoveToLocation(on[0].X, on[0].Y).ClickAndHold();
+        foreach (var at in on.Skip(1))
+        {
+            actions.MoveToLocation(at.X, at.Y);
+        }
+        actions.Release().Perform();
+        WaitUntilIdle();
+    }
+
     internal void LetGo() => new Actions(_driver).Release().Perform();
 
     internal void DoubleClickOnWall(double x, double y)

@@ -13,6 +13,7 @@ internal sealed class OpenedHandsCheck : ICheck
         foreach (var file in files)
         {
             Element? placement = null;
+            var stops = false;
             foreach (var element in file.OrderBy(element => element.MadeAs<OpenedMaking>()!.Place))
             {
                 var making = element.MadeAs<OpenedMaking>()!;
@@ -31,12 +32,17 @@ internal sealed class OpenedHandsCheck : ICheck
                         FindingLevel.Warn,
                         element.Id,
                         new Geometry.Point(element.Box.X, element.Box.Y),
-                        $"Between {placement.Name}, a placement, and {element.Name}, a tack-down, a cloth has to be laid; the file does not "
-                            + "say so, and the machine would run straight on.",
+                        $"Between {placement.Name}, a placement, and {element.Name}, a tack-down, a cloth has to be laid; the file "
+                            + (
+                                stops
+                                    ? "stops there, and does not say what for."
+                                    : "does not say so, and the machine would run straight on."
+                            ),
                         new LayBetweenMend(element.Id, HandKind.Lay)
                     );
                     placement = null;
                 }
+                stops = making.After is [.., { IsUnsaid: true }];
                 if (making.After.Any(Lays))
                 {
                     placement = null;

@@ -31,7 +31,7 @@ internal sealed class OpenedHiddenCheck : ICheck
                 {
                     continue;
                 }
-                if (Words(input, low.Element, high.Element, high.Making.Look) is { } words)
+                if (Words(input, low.Element, low.Making.Role, high.Element, high.Making.Look) is { } words)
                 {
                     yield return Found(low.Element, low.Making, words);
                     break;
@@ -59,7 +59,7 @@ internal sealed class OpenedHiddenCheck : ICheck
         );
     }
 
-    private static string? Words(FindingInput input, Element low, Element high, OpenedLook look)
+    private static string? Words(FindingInput input, Element low, OpenedRole role, Element high, OpenedLook look)
     {
         var (own, other) = (Places(input, low), Places(input, high));
         if (own.Count == 0 || other.Count == 0)
@@ -71,7 +71,8 @@ internal sealed class OpenedHiddenCheck : ICheck
         {
             return $"{low.Name} is sewn in the holes of {high.Name}.";
         }
-        if (look is not (OpenedLook.Satin or OpenedLook.Fill) || input.ReadingOf(high)?.Band is not { } band)
+        // A placement under its cover is as it should be.
+        if (OpenedRoleTable.Of(role).IsHeld || look is not (OpenedLook.Satin or OpenedLook.Fill) || input.ReadingOf(high)?.Band is not { } band)
         {
             return null;
         }

@@ -31,6 +31,37 @@ internal static class BlanketTeeth
         return (spine.ToImmutable(), teeth);
     }
 
+    /// <summary>What lies between the spine and the tips of neighbouring teeth; null for no teeth.</summary>
+    internal static StrokeBand? Band(ImmutableArray<ImmutableArray<Point>> cores)
+    {
+        var stretches = new List<ImmutableArray<Point>>();
+        foreach (var core in cores)
+        {
+            var strides = Strides.Of(core);
+            var strokes = ImmutableArray.CreateBuilder<Point>();
+            for (var i = 1; i < core.Length; i++)
+            {
+                Budget.Spend();
+                if (strides[i] == Stride.Return)
+                {
+                    strokes.Add(core[i - 1]);
+                    strokes.Add(core[i]);
+                }
+            }
+            if (strokes.Count > 2)
+            {
+                // A line that closes ends beside the tooth that it began with.
+                if (strokes[^2].DistanceTo(strokes[0]) < 2 * strokes[0].DistanceTo(strokes[2]))
+                {
+                    strokes.Add(strokes[0]);
+                    strokes.Add(strokes[1]);
+                }
+                stretches.Add(strokes.ToImmutable());
+            }
+        }
+        return StrokeBands.Of(stretches);
+    }
+
     /// <summary>The share of teeth that are as long as most.</summary>
     internal static double Share(ImmutableArray<ImmutableArray<Point>> cores)
     {

@@ -148,7 +148,7 @@ public static class BlockReader
                 all++;
             }
         }
-        return new BlockReading(OpenedLook.Blanket, lines.ToImmutable(), null)
+        return new BlockReading(OpenedLook.Blanket, lines.ToImmutable(), BlanketTeeth.Band(cores))
         {
             Teeth = StrokeBands.Median(teeth),
             TeethRight = right * 2 > all,

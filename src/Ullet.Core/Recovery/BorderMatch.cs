@@ -14,6 +14,9 @@ public sealed record BorderMatch(double Bite, double Outside, Point At, double C
     /// <summary>How far apart places are asked, mm.</summary>
     private const double Apart = 1;
 
+    /// <summary>Farther off nothing is asked, mm.</summary>
+    private const double Most = 30;
+
     /// <summary>The worst of an edge; null where there is no band or no edge.</summary>
     /// <param name="edge">What is cut, mm.</param>
     /// <param name="band">What the border covers, mm.</param>
@@ -25,38 +28,43 @@ public sealed record BorderMatch(double Bite, double Outside, Point At, double C
             return null;
         }
         var (within, inside) = (new AreaIndex(band), new AreaIndex(area));
-        var sides = new SegmentIndex(band.SelectMany(region => region.Rings));
-        var (bite, outside, at, covered, all) = (double.PositiveInfinity, double.PositiveInfinity, Point.Zero, 0, 0);
+        var rings = band.SelectMany(region => region.Rings).ToLookup(ring => IsInside(ring, inside));
+        var (inner, outer) = (new SegmentIndex(rings[true]), new SegmentIndex(rings[false]));
+        var (bite, outside, worst, at, covered, all) = (Most, Most, Most, Point.Zero, 0, 0);
         foreach (var ring in area.SelectMany(region => region.Rings))
         {
             var count = Math.Max(24, (int)(ring.Length / Apart));
-            var along = new ArcLength([.. ring.Points, ring.Points[0]]);
-            for (var i = 0; i < count; i++)
+            foreach (var place in Rings.Places(ring, count))
             {
                 Budget.Spend();
-                var place = along.At(along.Total * i / count);
-                var way = (along.At(along.Total * ((i + 0.01) % count) / count) - place).Unit();
-                var across = new Point(-way.Y, way.X);
-                var inwards = inside.Holds(place + (across * 0.01)) ? across : Point.Zero - across;
                 all++;
+                // A side that is not there can't be missed: where a piece is narrow, the border covers all of it.
+                var (deep, wide) = (
+                    inner.Nearest(place, Most)?.DistanceTo(place) ?? Most,
+                    outer.Nearest(place, Most)?.DistanceTo(place) ?? Most
+                );
                 if (!within.Holds(place))
                 {
-                    var off = sides.Nearest(place, 30)?.DistanceTo(place) ?? 30;
-                    (bite, outside, at) = -off < Math.Min(bite, outside) ? (-off, -off, place) : (bite, outside, at);
-                    continue;
+                    (deep, wide) = deep < wide ? (-deep, wide) : (deep, -wide);
                 }
-                covered++;
-                var (deep, wide) = (
-                    sides.FirstCrossing(place, inwards, 30) ?? 0,
-                    sides.FirstCrossing(place, Point.Zero - inwards, 30) ?? 0
-                );
-                if (Math.Min(deep, wide) < Math.Min(bite, outside))
+                else
                 {
-                    at = place;
+                    covered++;
                 }
                 (bite, outside) = (Math.Min(bite, deep), Math.Min(outside, wide));
+                if (Math.Min(deep, wide) < worst)
+                {
+                    (worst, at) = (Math.Min(deep, wide), place);
+                }
             }
         }
         return new BorderMatch(bite, outside, at, covered / (double)Math.Max(1, all));
+    }
+
+    /// <summary>True for a side of the border that lies inside the edge.</summary>
+    private static bool IsInside(Ring ring, AreaIndex inside)
+    {
+        var places = Rings.Places(ring, 48).ToList();
+        return places.Count(inside.Holds) * 2 > places.Count;
     }
 }

@@ -12,6 +12,9 @@ internal static class RoundedRun
     /// <summary>A line that turns by more than this between two stitches has a corner there, degrees.</summary>
     private const double Corner = 38;
 
+    /// <summary>A line that turns by less goes straight on, degrees.</summary>
+    private const double Straight = 1;
+
     internal static ImmutableArray<Curve> Of(ImmutableArray<Point> points, bool isClosed)
     {
         var count = points.Length;
@@ -23,7 +26,7 @@ internal static class RoundedRun
             directions[i] =
                 !isClosed && (i == 0 || i == count - 1)
                     ? null
-                    : Direction(points[(i + count - 1) % count], points[i], points[(i + 1) % count]);
+                    : Direction(points[(i + count - 1) % count], points[i], points[(i + 1) % count], Turn(i - 1), Turn(i + 1));
         }
         var curves = ImmutableArray.CreateBuilder<Curve>();
         for (var i = 0; i < last; i++)
@@ -33,12 +36,32 @@ internal static class RoundedRun
             curves.Add(Between(points[i], directions[i], points[next], directions[next]));
         }
         return curves.ToImmutable();
+
+        double Turn(int i) =>
+            !isClosed && (i < 1 || i > count - 2)
+                ? 0
+                : Strides.Turn(points[(i + (2 * count) - 1) % count], points[(i + count) % count], points[(i + 1) % count]);
     }
 
     /// <summary>The direction of the circle through three places at the middle one; null at a corner.</summary>
-    private static Point? Direction(Point before, Point at, Point after)
+    /// <param name="before">The needle point before.</param>
+    /// <param name="at">The needle point.</param>
+    /// <param name="after">The one after.</param>
+    /// <param name="turnBefore">How the line turns at the one before, degrees.</param>
+    /// <param name="turnAfter">How it turns at the one after.</param>
+    private static Point? Direction(Point before, Point at, Point after, double turnBefore, double turnAfter)
     {
         var (into, on) = (at - before, after - at);
+        var turn = Math.Abs(Strides.Turn(before, at, after));
+        // Where a straight stretch goes over into a bend, its direction is the straight one's.
+        if (turn <= Corner && turn > Straight)
+        {
+            var (straightBefore, straightAfter) = (Math.Abs(turnBefore) < Straight, Math.Abs(turnAfter) < Straight);
+            if (straightBefore != straightAfter)
+            {
+                return straightBefore ? into.Unit() : on.Unit();
+            }
+        }
         if (Math.Abs(Strides.Turn(before, at, after)) > Corner || into.Length < 1e-9 || on.Length < 1e-9)
         {
             return null;

@@ -81,9 +81,13 @@ public sealed record CutFromStitches : Edit
             {
                 return large;
             }
+            // Cloth lies under what is sewn on it.
+            var lowest = project.Elements.IndexOf(
+                project.Elements.First(each => blocks.Any(own => own.Element.Id == each.Id))
+            );
             project = project with
             {
-                Elements = project.Elements.Add(element),
+                Elements = project.Elements.Insert(lowest, element),
                 NextNumber = project.NextNumber + 1,
             };
         }

@@ -26,6 +26,21 @@ public sealed record LayBetween : Edit
     public override Result<Project> Apply(Project project, EditContext context) =>
         OpenedElement.Of(project, ElementId).Then(block => Put(project, block));
 
+    /// <summary>The document in which a stop right before the block, of which nobody knew what it is for, is this one.</summary>
+    private static Project Said(Project project, OpenedElement block) =>
+        FoundPieces
+            .BlocksOf(project, block.Making.FileId)
+            .LastOrDefault(other => other.Making.Place < block.Making.Place && !other.Making.IsResting)
+            is { } before
+        && before.Making.After is [.., { IsUnsaid: true }]
+            ? project.With(
+                before.Element with
+                {
+                    Making = before.Making with { After = before.Making.After[..^1] },
+                }
+            )
+            : project;
+
     private Result<Project> Put(Project project, OpenedElement block)
     {
         if (Kind is not (HandKind.Lay or HandKind.Trim))
@@ -66,6 +81,7 @@ public sealed record LayBetween : Edit
                         new OpenedLaid($"laid{block.Making.Place}", cloth.Name, cloth.Id, true, false, LayerRole.Outer, [area]),
                     ],
                 };
+        project = Said(project, block);
         return project.With(
             block.Element with
             {

@@ -119,7 +119,7 @@ public sealed record MakeLive : Edit
     /// <summary>What the blocks' names have in common before the comma.</summary>
     private static string NameOf(ImmutableArray<OpenedElement> blocks)
     {
-        var own = blocks[0].Element.Name.Split(", ")[0].Split(" · ")[0];
-        return own.Length > 0 && !own.All(char.IsAsciiDigit) ? own : "Piece";
+        var own = blocks[0].Element.Name.Split(", ")[0];
+        return own.Length > 0 && !own.StartsWith("Block ", StringComparison.Ordinal) ? own : "Piece";
     }
 }

@@ -14,10 +14,6 @@ internal static class OpenedBlocks
     /// <summary>Designs with more needle points are opened without asking what their blocks cover: only how they look.</summary>
     private const int MostRead = 120_000;
 
-    /// <summary>Words for a stop that the file does not explain.</summary>
-    internal const string UnsaidStop =
-        "The file stops here for hands and does not say what for. Look at what came with it, and write down here what is to be done.";
-
     /// <summary>Says why a design can't be opened, or null.</summary>
     internal static Refusal? Check(StitchDesign design)
     {
@@ -109,14 +105,14 @@ internal static class OpenedBlocks
     {
         var own = block.Name is { Length: > 0 } name && Limits.CheckName(name, "") is null ? PlainText.Line(name) : null;
         var words = block.Words is { Length: > 0 and < 40 } said ? said : OpenedRoleTable.Of(role).Words;
-        var full = own is null ? $"{number + 1} · {words}" : $"{own}, {words}";
+        var full = own is null ? $"Block {number + 1}" : $"{own}, {words}";
         return full.Length <= Limits.LongestName ? full : full[..Limits.LongestName];
     }
 
     /// <summary>A stop without hands is kept as a hand step that says so.</summary>
     private static ImmutableArray<OpenedHands> Unsaid(StitchDesign design, int block) =>
         design.Blocks[block].StopAfter && design.Blocks[block + 1].Before.IsEmpty
-            ? [new OpenedHands(HandKind.FreeText, UnsaidStop)]
+            ? [new OpenedHands(HandKind.FreeText, OpenedHands.UnsaidStop)]
             : [];
 
     private static ImmutableArray<(OpenedLook Look, GuessedRole Guess)> Roles(StitchDesign design)

@@ -49,6 +49,7 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
             return refusal;
         }
         return Clip.Of(project, elementIds, context)
+            .Then(clip => (Result<Clip>)Sewn(clip))
             .Then(clip =>
             {
                 var box = clip.Elements.Aggregate(Box.Empty, (all, element) => all.Union(Bands.BoxOf(element, context)));
@@ -70,6 +71,23 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
         search
             .Split(' ', StringSplitOptions.RemoveEmptyEntries)
             .All(word => Tags.Append(Name).Any(own => own.Contains(word, StringComparison.CurrentCultureIgnoreCase)));
+
+    /// <summary>Stitches that were only kept beside something are sewn again where they go by themselves.</summary>
+    private static Clip Sewn(Clip clip) =>
+        clip with
+        {
+            Elements =
+            [
+                .. clip.Elements.Select(element =>
+                    element.Making is OpenedMaking { IsResting: true } opened
+                        ? element with
+                        {
+                            Making = opened with { IsResting = false },
+                        }
+                        : element
+                ),
+            ],
+        };
 
     internal static Refusal? CheckTags(ImmutableArray<string> tags) =>
         tags.Length > MostTags ? new Refusal("tags-too-many", "tags", $"A part takes up to {MostTags} tags; {tags.Length} were given.")

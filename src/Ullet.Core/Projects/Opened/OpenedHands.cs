@@ -12,6 +12,14 @@ public sealed record OpenedHands(HandKind Kind, string Text)
     /// <summary>Most characters of a text, a warning or a check.</summary>
     public const int LongestText = 2_000;
 
+    /// <summary>Words for a stop that a file does not explain.</summary>
+    public const string UnsaidStop =
+        "The file stops here for hands and does not say what for. Look at what came with it, and write down here what is to be done.";
+
+    /// <summary>True for a stop of which nobody has said yet what it is for.</summary>
+    [JsonIgnore]
+    public bool IsUnsaid => Kind == HandKind.FreeText && Text == UnsaidStop;
+
     /// <summary>Most changes of layers of one.</summary>
     public const int MostChanges = 60;
 

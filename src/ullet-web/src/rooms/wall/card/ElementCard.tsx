@@ -17,6 +17,7 @@ import type { ElementProps } from "./elementProps";
 import { MadeAs } from "./MadeAs";
 import { SizeAndPlace } from "./SizeAndPlace";
 import { StateButtons } from "./StateButtons";
+import { KeepPart } from "../parts/KeepPart";
 import { Note } from "../../../parts/Note";
 
 /** The card of one selected element. */
@@ -26,7 +27,8 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
   const inNodes = useView((view) => view.tool === "nodes");
   const props = { projectId, scene, element };
   const [form, making] = [formOf(element), makingOf(element)];
-  const isZone = element.making.kind === "zone";
+  // A zone is only a region, and needle points have no outline to work on.
+  const isBare = element.making.kind === "zone" || isFormed(element, "opened");
   // Words have no one outline.
   const isOutline =
     !element.isPatternPart &&
@@ -65,7 +67,7 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         </Note>
       ) : null}
       {element.makings.length > 1 ? <MadeAs {...props} /> : null}
-      {isZone ? null : (
+      {isBare ? null : (
         <Section
           title="Shape"
           startsOpen={element.operations.length > 0}
@@ -77,8 +79,8 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
       )}
       {form.Above ? <form.Above {...props} /> : null}
       <making.Card {...props} />
-      {form.Below && !isZone ? <form.Below {...props} /> : null}
-      {isZone ? null : (
+      {form.Below && !isBare ? <form.Below {...props} /> : null}
+      {isBare ? null : (
         <Section title="Nodes" startsOpen={inNodes} brief={element.isDrawn ? "edit them" : "turn into nodes"}>
           <NodeFields {...props} />
         </Section>
@@ -100,6 +102,9 @@ export function ElementCard({ projectId, scene, element }: ElementProps) {
         ) : null}
       </Section>
       {making.Further ? <making.Further {...props} /> : null}
+      <Section title="Part" startsOpen={false} brief="keep it for other projects">
+        <KeepPart projectId={projectId} chosen={[element]} />
+      </Section>
     </div>
   );
 }

@@ -35,6 +35,7 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
       <Section title="All of them">
         <TraitFields projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
+      <OpenedTogether projectId={projectId} chosen={chosen} />
       <Section title="Size & place" brief={sizeText(whole.width, whole.height, scene.unit)}>
         <WholeFields projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
@@ -42,7 +43,6 @@ export function SelectionCard({ projectId, scene, chosen }: Props) {
         <ArrangeFields projectId={projectId} scene={scene} chosen={chosen} />
         <StateButtons projectId={projectId} scene={scene} chosen={chosen} />
       </Section>
-      <OpenedTogether projectId={projectId} chosen={chosen} />
       <Section title="Drawing" brief="another way, on the shelf">
         <SketchWays projectId={projectId} chosen={chosen} />
         <KeepSketch projectId={projectId} chosen={chosen} />

@@ -16,7 +16,7 @@ export function LassoCard({ projectId, scene, chosen }: Props) {
   const edits = useEdits(projectId);
   const { lasso, setLasso, setTool } = useView();
   const opened = (chosen.length ? chosen : scene.elements).filter(
-    (element) => element.making.kind === "opened" && !element.making.isResting,
+    (element) => element.making.kind === "opened" && (chosen.length > 0 || !element.making.isResting),
   );
   const done = (ok: boolean) => {
     if (ok) setTool("select");

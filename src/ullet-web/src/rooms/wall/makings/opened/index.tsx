@@ -24,5 +24,7 @@ export const opened: WallMaking<"opened"> = {
   calledAlso: (element) =>
     element.making.isResting
       ? "kept, not sewn"
-      : `${element.making.words}${element.making.isUnsure ? ", perhaps" : ""}`,
+      : element.name.endsWith(element.making.words)
+        ? ""
+        : `${element.making.words}${element.making.isUnsure ? ", perhaps" : ""}`,
 };
