@@ -1,6 +1,7 @@
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Files.Fonts;
 using Ullet.Server.Demo;
@@ -19,6 +20,10 @@ internal static class DemoWork
         .ToDictionary(project => project.Title, project => Context.Evaluator.Evaluate(project), StringComparer.Ordinal);
 
     internal static Evaluated Patch => All["Plot 14 harvest patch"];
+
+    /// <summary>What every hooping of the demo projects sews.</summary>
+    internal static IEnumerable<StitchProgram> Programs() =>
+        All.Values.SelectMany(evaluated => evaluated.Hoopings).Select(hooping => hooping.Program);
 
     internal static TheoryData<string> Titles => [.. All.Keys];
 

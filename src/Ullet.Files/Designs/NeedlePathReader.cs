@@ -34,15 +34,12 @@ internal static class NeedlePathReader
             {
                 continue;
             }
-            if (!char.IsAsciiLetter(plain[0]) || plain.Contains(',', StringComparison.Ordinal))
+            if (plain.Contains(',', StringComparison.Ordinal))
             {
                 return false;
             }
-            if (Words(plain) is not { } read)
-            {
-                return false;
-            }
-            words += read.Count(word => word.Letter is 'G' or 'M' or 'N' or 'T') > 0 ? 1 : 0;
+            // A line that a needle can't follow is told by its number later on.
+            words += Words(plain) is { } read && read.Exists(word => word.Letter is 'G' or 'M' or 'N' or 'T') ? 1 : 0;
         }
         return words > 0;
     }

@@ -3,6 +3,7 @@ using System.Globalization;
 using System.Text;
 using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 
 namespace Ullet.Files.StitchLists;
@@ -10,6 +11,9 @@ namespace Ullet.Files.StitchLists;
 /// <summary>Writes a program as a stitch list.</summary>
 public static class StitchListWriter
 {
+    /// <summary>Passes after which an outline is as sparse as it gets.</summary>
+    private const int MostPasses = 12;
+
     /// <summary>The file as UTF-8 text with line feeds.</summary>
     public static byte[] Write(StitchProgram program)
     {
@@ -213,11 +217,28 @@ public static class StitchListWriter
     private static void WriteRing(StringBuilder text, string word, Ring ring)
     {
         text.Append(word);
-        foreach (var point in Sparse(ring))
+        foreach (var point in Settled(ring).Points)
         {
             text.Append(' ').Append(Number(point.X)).Append(',').Append(Number(point.Y));
         }
         text.Append('\n');
+    }
+
+    /// <summary>The ring as it is written, so sparse that writing it again changes nothing: what is read back comes out byte for byte.</summary>
+    private static Ring Settled(Ring ring)
+    {
+        var settled = new Ring([.. ring.Points.Select(point => point.Rounded(StitchListFormat.Grid))]);
+        for (var i = 0; i < MostPasses; i++)
+        {
+            Budget.Spend(1 + (settled.Points.Length / 4));
+            var sparse = Sparse(settled).ToImmutableArray();
+            if (sparse.Length == settled.Points.Length || sparse.Length < 3)
+            {
+                break;
+            }
+            settled = new Ring(sparse);
+        }
+        return settled;
     }
 
     /// <summary>Areas are for looking at: one point in 0.5 mm at most, and every corner.</summary>

@@ -1,7 +1,11 @@
 using Ullet.Core.Drawings;
+using Ullet.Core.Edits;
+using Ullet.Core.Opened;
 using Ullet.Core.Pipeline;
+using Ullet.Core.Projects;
 using Ullet.Doors;
 using Ullet.Files.CutFiles;
+using Ullet.Files.Designs;
 using Ullet.Files.Drawings;
 using Ullet.Files.Fonts;
 using Ullet.Files.Pictures;
@@ -20,7 +24,7 @@ public sealed class MutatedFilesTests
 
     private const long MostSteps = 40_000_000;
 
-    public static TheoryData<string> Kinds => ["svg", "dxf", "cut svg", "cut dxf", "ulst", "ullet", "jpg", "ttf"];
+    public static TheoryData<string> Kinds => ["svg", "dxf", "cut svg", "cut dxf", "ulst", "ullet", "jpg", "ttf", "stitches", "needle path"];
 
     [Theory]
     [MemberData(nameof(Kinds))]
@@ -65,11 +69,32 @@ public sealed class MutatedFilesTests
                 .Refusal,
             "cut svg" or "cut dxf" => CutFileReader.Read(file).Refusal,
             "ulst" => StitchListReader.Read(file).Refusal,
+            "stitches" or "needle path" => Opened(file),
             "ullet" => ProjectFile.Read(file).Refusal,
             "jpg" => PictureReader.Size(file).Refusal,
             "ttf" => FontReader.Read("own", file).Refusal,
             _ => throw new ArgumentException(kind, nameof(kind)),
         };
+
+    /// <summary>As a stitch file is opened: read, looked at block by block, put into a project.</summary>
+    private static Refusal? Opened(byte[] file) =>
+        StitchDesignFiles
+            .Read(file, "own", new OpenedReading())
+            .Then(design =>
+                new OpenStitches { Token = "own", Name = "own" }.Apply(
+                    DemoWork.Patch.Project,
+                    DemoWork.Context with
+                    {
+                        Designs = new One(design),
+                    }
+                )
+            )
+            .Refusal;
+
+    private sealed class One(StitchDesign design) : IStitchDesigns
+    {
+        public StitchDesign? Find(string token, OpenedReading reading) => design;
+    }
 
     private static IEnumerable<byte[]> Seeds(string kind)
     {
@@ -78,6 +103,12 @@ public sealed class MutatedFilesTests
         return kind switch
         {
             "ulst" => [StitchFormats.Make(StitchFormats.List, evaluated.Program)],
+            "stitches" =>
+            [
+                StitchFormats.Find("csv")!.Write(DemoWork.All["Shed-key tab"].Program),
+                StitchFormats.Make(StitchFormats.List, DemoWork.All["Shed-key tab"].Program),
+            ],
+            "needle path" => ["G21\nG90\nM3\nG1 X0 Y0\nG1 X5 Y0\nG2 X10 Y5 I5 J0\nM5\nT2\nM3\nG1 X9 Y9\nG3 X1 Y1 R20\nM0\n"u8.ToArray()],
             "ullet" => [ProjectFile.Export(evaluated.Project, [])],
             "cut svg" => [CutExport.Make(page, new CutFileWish(CutFormat.Svg)).Value],
             "cut dxf" => [CutExport.Make(page, new CutFileWish(CutFormat.Dxf)).Value],
