@@ -40,6 +40,9 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
     /// <summary>Needle points nearer than this are the same, mm.</summary>
     private const double Same = 0.011;
 
+    /// <summary>Needle points that were moved and put on the file's grid again lie off by no more, mm.</summary>
+    private const double Rounding = 0.06;
+
     /// <summary>Compares two files: is this still what was sewn?</summary>
     public static DesignComparison Of(StitchDesign first, StitchDesign second)
     {
@@ -113,9 +116,9 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         var (was, now) = (Places(first.Blocks[a]), Places(second.Blocks[b]));
         if (was.Count == now.Count)
         {
-            var by = now[0] - was[0];
+            var by = new Point(Middle(was.Zip(now, (from, to) => to.X - from.X)), Middle(was.Zip(now, (from, to) => to.Y - from.Y)));
             var farthest = was.Zip(now, (from, to) => (to - from - by).Length).Max();
-            if (farthest <= Same * 2)
+            if (farthest <= (by.Length <= Same ? Same : Rounding))
             {
                 return by.Length <= Same
                     ? new ComparedBlock(a + 1, b + 1, BlockFate.Same, "The same needle points.")
@@ -130,6 +133,12 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
             );
         }
         return new ComparedBlock(a + 1, b + 1, BlockFate.Changed, $"It had {was.Count:N0} needle points and has {now.Count:N0}.");
+    }
+
+    private static double Middle(IEnumerable<double> numbers)
+    {
+        var sorted = numbers.Order().ToList();
+        return sorted[sorted.Count / 2];
     }
 
     private static string Way(Point by)
