@@ -42,7 +42,12 @@ if (args is ["looks"])
 }
 if (args is ["recovery", ..])
 {
-    foreach (var line in RecoveryBench.Run(args.Length > 1 ? int.Parse(args[1], System.Globalization.CultureInfo.InvariantCulture) : 300, args is [_, _, "all"]))
+    foreach (
+        var line in RecoveryBench.Run(
+            args.Length > 1 ? int.Parse(args[1], System.Globalization.CultureInfo.InvariantCulture) : 300,
+            args is [_, _, "all"]
+        )
+    )
     {
         Console.WriteLine(line);
     }

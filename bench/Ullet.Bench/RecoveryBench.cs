@@ -8,8 +8,8 @@ using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Recovery;
-using Ullet.Server.Documents;
 using Ullet.Files.Fonts;
+using Ullet.Server.Documents;
 
 namespace Ullet.Bench;
 
@@ -48,9 +48,19 @@ internal static class RecoveryBench
         var outcomes = Cases(count).Select(Judged).OfType<Outcome>().ToList();
         if (says)
         {
-            foreach (var bad in outcomes.Where(o => !o.Found || o.NearShare < 0.95 || o.Farthest > Far || !o.MethodRight || o.False > 0 || o.WidthOff > 0.1 || o.SpacingOff > 0.02))
+            foreach (
+                var bad in outcomes.Where(o =>
+                    !o.Found
+                    || o.NearShare < 0.95
+                    || o.Farthest > Far
+                    || !o.MethodRight
+                    || o.False > 0
+                    || o.WidthOff > 0.1
+                    || o.SpacingOff > 0.02
+                )
+            )
             {
-                yield return $"{bad.Case.Name,-34} {bad.Case.Method,-15} {bad.Case.Cover,-8} found {bad.Found} near {bad.NearShare:0.00} far {bad.Farthest:0.00} width {bad.WidthOff:0.00} spacing {bad.SpacingOff:0.000} method {bad.MethodRight} hands {bad.HandsRight} false {bad.False} {bad.Looks}";
+                yield return $"{bad.Case.Name, -34} {bad.Case.Method, -15} {bad.Case.Cover, -8} found {bad.Found} near {bad.NearShare:0.00} far {bad.Farthest:0.00} width {bad.WidthOff:0.00} spacing {bad.SpacingOff:0.000} method {bad.MethodRight} hands {bad.HandsRight} false {bad.False} {bad.Looks}";
             }
         }
         foreach (var group in outcomes.GroupBy(o => (o.Case.Method, o.Case.Cover)))
@@ -63,9 +73,9 @@ internal static class RecoveryBench
     private static string Line(string name, List<Outcome> all)
     {
         double Share(Func<Outcome, bool> holds) => all.Count == 0 ? 0 : 100.0 * all.Count(holds) / all.Count;
-        return $"{name,-32} n {all.Count,4}  found {Share(o => o.Found),5:0.0}  outline {Share(o => o.Found && o.NearShare >= 0.95 && o.Farthest <= Far),5:0.0}"
-            + $"  width {Share(o => o.WidthOff is null or <= 0.1),5:0.0}  spacing {Share(o => o.SpacingOff is null or <= 0.02),5:0.0}"
-            + $"  method {Share(o => o.MethodRight),5:0.0}  with hands {Share(o => o.HandsRight),5:0.0}  none false {Share(o => o.False == 0),5:0.0}";
+        return $"{name, -32} n {all.Count, 4}  found {Share(o => o.Found), 5:0.0}  outline {Share(o => o.Found && o.NearShare >= 0.95 && o.Farthest <= Far), 5:0.0}"
+            + $"  width {Share(o => o.WidthOff is null or <= 0.1), 5:0.0}  spacing {Share(o => o.SpacingOff is null or <= 0.02), 5:0.0}"
+            + $"  method {Share(o => o.MethodRight), 5:0.0}  with hands {Share(o => o.HandsRight), 5:0.0}  none false {Share(o => o.False == 0), 5:0.0}";
     }
 
     private static IEnumerable<Case> Cases(int count)
@@ -74,7 +84,12 @@ internal static class RecoveryBench
             .Named()
             .Concat(QualitySamples.Random(count))
             .Concat(QualitySamples.Icons().Where((_, i) => i % Math.Max(1, 600 / count) == 0))
-            .Concat(QualitySamples.Fonts(50).Select(each => (each.Name, each.Regions)).Where((_, i) => i % Math.Max(1, 2000 / count) == 0));
+            .Concat(
+                QualitySamples
+                    .Fonts(50)
+                    .Select(each => (each.Name, each.Regions))
+                    .Where((_, i) => i % Math.Max(1, 2000 / count) == 0)
+            );
         var number = 0;
         foreach (var (name, regions) in shapes)
         {
@@ -89,13 +104,21 @@ internal static class RecoveryBench
     {
         var context = new EditContext(new Evaluator(new StationCache(), new FontShelf()));
         var project = BlankProject.Make("Bench", 240, 360).Value;
-        var outline = new Outline([.. tried.Regions.Select(region => new OutlinePart(Contour.Polygon(region.Shell.Points), [.. region.Holes.Select(hole => Contour.Polygon(hole.Points))]))]);
+        var outline = new Outline([
+            .. tried.Regions.Select(region => new OutlinePart(
+                Contour.Polygon(region.Shell.Points),
+                [.. region.Holes.Select(hole => Contour.Polygon(hole.Points))]
+            )),
+        ]);
         if (outline.Parts.IsEmpty)
         {
             return null;
         }
         var box = outline.Bounds();
-        var element = DrawnElements.Piece(outline.Parts.Length == 1 ? outline.Parts[0] : outline.Parts.MaxBy(part => part.Flatten().Area)!, box.Centre) with
+        var element = DrawnElements.Piece(
+            outline.Parts.Length == 1 ? outline.Parts[0] : outline.Parts.MaxBy(part => part.Flatten().Area)!,
+            box.Centre
+        ) with
         {
             Id = "e1",
             Name = "Piece",
@@ -118,14 +141,22 @@ internal static class RecoveryBench
         }
         var steps = evaluated.Hoopings[0].Program.Steps;
         var blocks = steps.OfType<ProgramStitches>().Where(step => step.Commands.Length > 0).ToList();
-        var readings = blocks
-            .Select(step => BlockReader.Read([.. step.Commands.Select(Bare)]))
-            .ToImmutableArray();
+        var readings = blocks.Select(step => BlockReader.Read([.. step.Commands.Select(Bare)])).ToImmutableArray();
         if (Environment.GetEnvironmentVariable("DUMP") is { } dump && tried.Name.Contains(dump))
         {
             foreach (var step in blocks)
             {
-                Console.WriteLine(step.Role + " " + string.Join(" ", step.Commands.Zip(step.Roles, (c, r) => $"{c.Kind.ToString()[0]}{r.ToString()[..2]}{c.At.X:0.0#},{c.At.Y:0.0#}")));
+                Console.WriteLine(
+                    step.Role
+                        + " "
+                        + string.Join(
+                            " ",
+                            step.Commands.Zip(
+                                step.Roles,
+                                (c, r) => $"{c.Kind.ToString()[0]}{r.ToString()[..2]}{c.At.X:0.0#},{c.At.Y:0.0#}"
+                            )
+                        )
+                );
             }
         }
         var found = new PieceFinder(readings).Find();
@@ -138,13 +169,22 @@ internal static class RecoveryBench
             tried,
             near,
             max,
-            isBand && best?.Cover is { } own ? Math.Abs(own.Width - cover.Band.Width - (2 * cover.Band.Compensation)) : null,
+            isBand && best?.Cover is { } own
+                ? Math.Abs(own.Width - cover.Band.Width - (2 * cover.Band.Compensation))
+                : null,
             isBand && best?.Cover is { } spaced ? Math.Abs(spaced.Spacing - cover.Band.Spacing) : null,
             best is not null && IsAlike(best.Method, tried.Method),
             withHands.Any(each => IsAlike(each.Method, tried.Method)),
             Math.Max(0, found.Length - 1),
             best is not null,
-            string.Join(" ", blocks.Zip(readings, (b, r) => $"{b.Role}:{r.Look}/{r.Rings.Count()}r{(r.Rings.Any() ? r.Rings.Max(x => x.Passes) : 0)}p/{r.Band?.Area.Length}b{r.Lines.Length}l"))
+            string.Join(
+                " ",
+                blocks.Zip(
+                    readings,
+                    (b, r) =>
+                        $"{b.Role}:{r.Look}/{r.Rings.Count()}r{(r.Rings.Any() ? r.Rings.Max(x => x.Passes) : 0)}p/{r.Band?.Area.Length}b{r.Lines.Length}l"
+                )
+            )
         );
     }
 
@@ -155,7 +195,11 @@ internal static class RecoveryBench
     {
         var at = steps.IndexOf(block);
         var hands = steps.Take(at).Reverse().TakeWhile(step => step is ProgramHands).Cast<ProgramHands>().ToList();
-        var laid = hands.SelectMany(hand => hand.Changes).OfType<Ullet.Core.Layers.LayerLaid>().Where(each => each.LayerId != "ground").ToList();
+        var laid = hands
+            .SelectMany(hand => hand.Changes)
+            .OfType<Ullet.Core.Layers.LayerLaid>()
+            .Where(each => each.LayerId != "ground")
+            .ToList();
         return new HandsBetween(
             laid.Exists(each => !each.IsBeneath),
             laid.Exists(each => each.IsBeneath),
@@ -164,7 +208,15 @@ internal static class RecoveryBench
     }
 
     private static OpenedPoint Bare(NeedleCommand command) =>
-        new(command.Kind switch { NeedleKind.Stitch => OpenedMove.Stitch, NeedleKind.Jump => OpenedMove.Jump, _ => OpenedMove.Trim }, command.At);
+        new(
+            command.Kind switch
+            {
+                NeedleKind.Stitch => OpenedMove.Stitch,
+                NeedleKind.Jump => OpenedMove.Jump,
+                _ => OpenedMove.Trim,
+            },
+            command.At
+        );
 
     /// <summary>The share of an outline that a found one is near to, and how far it is at most, either way.</summary>
     private static (double Near, double Max) Distances(Outline meant, OutlinePart found)
@@ -172,8 +224,14 @@ internal static class RecoveryBench
         var edges = new SegmentIndex(found.Flatten().Rings);
         var own = meant.Flatten().SelectMany(region => region.Rings).ToList();
         var back = new SegmentIndex(own);
-        var there = own.SelectMany(ring => Along(ring)).Select(at => edges.Nearest(at, 5)?.DistanceTo(at) ?? 5).ToList();
-        var here = found.Flatten().Rings.SelectMany(ring => Along(ring)).Select(at => back.Nearest(at, 5)?.DistanceTo(at) ?? 5).ToList();
+        var there = own.SelectMany(ring => Along(ring))
+            .Select(at => edges.Nearest(at, 5)?.DistanceTo(at) ?? 5)
+            .ToList();
+        var here = found
+            .Flatten()
+            .Rings.SelectMany(ring => Along(ring))
+            .Select(at => back.Nearest(at, 5)?.DistanceTo(at) ?? 5)
+            .ToList();
         return (there.Count(d => d <= Near) / (double)there.Count, Math.Max(there.Max(), here.Max()));
     }
 
@@ -196,19 +254,38 @@ internal static class RoleLook
         {
             foreach (var hooping in context.Evaluator.Evaluate(project).Hoopings)
             {
-                var steps = hooping.Program.Steps.OfType<ProgramStitches>().Where(step => step.Commands.Length > 0).ToList();
-                var readings = steps.Select(step => BlockReader.Read([.. step.Commands.Select(c => new OpenedPoint(c.Kind switch { NeedleKind.Stitch => OpenedMove.Stitch, NeedleKind.Jump => OpenedMove.Jump, _ => OpenedMove.Trim }, c.At))])).ToImmutableArray();
+                var steps = hooping
+                    .Program.Steps.OfType<ProgramStitches>()
+                    .Where(step => step.Commands.Length > 0)
+                    .ToList();
+                var readings = steps
+                    .Select(step =>
+                        BlockReader.Read([
+                            .. step.Commands.Select(c => new OpenedPoint(
+                                c.Kind switch
+                                {
+                                    NeedleKind.Stitch => OpenedMove.Stitch,
+                                    NeedleKind.Jump => OpenedMove.Jump,
+                                    _ => OpenedMove.Trim,
+                                },
+                                c.At
+                            )),
+                        ])
+                    )
+                    .ToImmutableArray();
                 var roles = RoleGuess.Of(readings, [.. steps.Select(step => step.StopAfter)]);
                 for (var i = 0; i < steps.Count; i++)
                 {
                     var form = project.Find(steps[i].Key.OwnerId)?.Form;
-                    var meant = RoleWords.Of(steps[i].Role) ?? (form is TextForm ? OpenedRole.Lettering : OpenedRole.Decoration);
+                    var meant =
+                        RoleWords.Of(steps[i].Role)
+                        ?? (form is TextForm ? OpenedRole.Lettering : OpenedRole.Decoration);
                     all++;
                     right += meant == roles[i].Role ? 1 : 0;
                     unsure += roles[i].IsUnsure ? 1 : 0;
                     if (meant != roles[i].Role || roles[i].IsUnsure)
                     {
-                        yield return $"{project.Title,-22} {steps[i].Role,-18} {steps[i].OwnerName,-22} {readings[i].Look} {meant} {roles[i]}";
+                        yield return $"{project.Title, -22} {steps[i].Role, -18} {steps[i].OwnerName, -22} {readings[i].Look} {meant} {roles[i]}";
                     }
                 }
             }

@@ -104,7 +104,11 @@ public sealed class OpenedTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.WaitForText("3 elements");
             visitor.Click("link", "Run sheet");
             var sewn = visitor.Steps();
-            var own = new[] { 1, 2, 3 }.Select(block => sewn.FindIndex(step => step.StartsWith($"Block {block}, part 2", StringComparison.Ordinal))).ToList();
+            var own = new[] { 1, 2, 3 }
+                .Select(block =>
+                    sewn.FindIndex(step => step.StartsWith($"Block {block}, part 2", StringComparison.Ordinal))
+                )
+                .ToList();
             Assert.DoesNotContain(-1, own);
             Assert.Equal(own.Order(), own);
             Assert.True(own[2] < sewn.IndexOf("Linings, lay behind"));

@@ -89,7 +89,6 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.WaitForText("Run strip");
             visitor.ClickInStack("Beetroot");
             visitor.WaitForValue("Name", "Beetroot");
-            Keep(visitor, "wall-layers");
             visitor.Click("button", "Edge match");
             visitor.WaitForText("Holds.");
             visitor.Type("Cover width", "2.4");
@@ -101,10 +100,18 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.Press(OpenQA.Selenium.Keys.Control, "z");
             visitor.WaitForText("Holds.");
             visitor.Click("button", "Edge match");
-            visitor.GoTo("/");
-            visitor.Click("link", "Tea-towel corner");
-            visitor.WaitForText("Run strip");
-            Keep(visitor, "wall-covers");
+            NewProject(visitor, "Stranger");
+            visitor.ChooseFile("Stitch files", StitchFile("Plot 14 harvest patch"));
+            visitor.WaitForText("the machine stops");
+            Keep(visitor, "stitches-open");
+            visitor.Click("button", "Put on the wall");
+            visitor.WaitForText("elements");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
+            visitor.ClickInStack("Shield, cover");
+            visitor.Click("button", "Lasso");
+            visitor.DrawRound((-50, -60), (-8, -60), (-12, 0), (-30, 30), (-50, 20), (-56, -20));
+            visitor.WaitForText("Split off what is inside");
+            Keep(visitor, "stitches-lasso");
             visitor.GoTo("/");
             visitor.Click("link", "Seed-packet pouch");
             visitor.WaitForText("Run strip");
@@ -144,6 +151,14 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
         )!;
         await drawing.WaitForExitAsync();
         Assert.Equal(0, drawing.ExitCode);
+    }
+
+    /// <summary>What a demo project sews, as a file.</summary>
+    private string StitchFile(string title)
+    {
+        var shelf = Site.Client.GetFromJsonAsync<JsonArray>("/api/projects").GetAwaiter().GetResult();
+        var id = (string)shelf!.First(item => (string)item!["title"]! == title)!["id"]!;
+        return Sample($"{title}.ulst", Site.Client.GetStringAsync($"/api/projects/{id}/program.ulst").GetAwaiter().GetResult());
     }
 
     private void Keep(Visitor visitor, string name, bool isMoving = false)

@@ -45,6 +45,11 @@ internal static class FileDoors
         var (name, path, bytes) = seeds[mutations.Random.Next(seeds.Count)];
         var input = $"{name} to {path}, seed {seed}, number {number}";
         var file = mutations.Of(bytes);
+        if (path == "/api/stitches")
+        {
+            await Opened(sender, name, file, input);
+            return;
+        }
         if (path != "/api/import")
         {
             await sender.Send(HttpMethod.Post, path, new ByteArrayContent(file), input);
@@ -62,6 +67,33 @@ internal static class FileDoors
                 await sender.Send(HttpMethod.Delete, $"/api/projects/{id}", null, input + ", deleted");
             }
         }
+    }
+
+    /// <summary>A stitch file previewed, and put into a project where that is offered.</summary>
+    private static async Task Opened(Sender sender, string name, byte[] file, string input)
+    {
+        var (status, body) = await sender.Upload("/api/stitches", name, file, input);
+        if (
+            status != 200
+            || JsonNode.Parse(body)?["files"]?[0] is not { } preview
+            || preview["blocks"]!.AsArray().Count == 0
+        )
+        {
+            return;
+        }
+        var made = await sender.Json("/api/projects", "{}", input + ", made");
+        if (made.Status != 201)
+        {
+            return;
+        }
+        var id = (string)JsonNode.Parse(made.Body)!["id"]!;
+        var scene = JsonNode.Parse((await sender.Send(HttpMethod.Get, $"/api/projects/{id}/scene", null, input)).Body)!;
+        await sender.Json(
+            $"/api/projects/{id}/edits",
+            $$$"""{"head":{{{scene["head"]}}},"edit":{"edit":"openStitches","token":"{{{preview["token"]}}}","name":"own"}}""",
+            input + ", opened"
+        );
+        await sender.Send(HttpMethod.Delete, $"/api/projects/{id}", null, input + ", deleted");
     }
 
     /// <summary>Sends one file again, and writes it to the folder for temporary files.</summary>
@@ -109,6 +141,8 @@ internal static class FileDoors
             }
             await Add("a.ullet", "/api/import", "project.ullet");
             await Add("a.ulst", "/api/devices/machine/rehearse", "program.ulst?despite=true");
+            await Add("a.ulst", "/api/stitches", "program.ulst?despite=true");
+            await Add("a.csv", "/api/stitches", "program.csv?despite=true");
             await Add("a.png", "/api/import", "picture.png?size=120");
             var scene = await client.GetFromJsonAsync<JsonObject>($"/api/projects/{id}/scene");
             foreach (var cloth in scene!["sheets"]!.AsArray().Select(sheet => (string)sheet!["clothId"]!).Distinct())
@@ -119,6 +153,13 @@ internal static class FileDoors
                 await Add("a.dxf", "/api/devices/cutter/dry-run", $"cut.dxf?cloth={cloth}&trial=true");
             }
         }
+        seeds.Add(
+            new Seed(
+                "a.nc",
+                "/api/stitches",
+                "G21\nG90\nM3\nG1 X0 Y0\nG1 X5 Y0\nG2 X10 Y5 I5 J0\nM5\nT2\nM3\nG1 X9 Y9\nG3 X1 Y1 R20\nM0\n"u8.ToArray()
+            )
+        );
         seeds.AddRange(OddDrawings.All().Select(own => new Seed(own.Name, "/api/import", own.Bytes)));
         var fonts = Directory.GetFiles(
             Path.Combine(DoorsBench.Root, "assets/fonts/lettering"),

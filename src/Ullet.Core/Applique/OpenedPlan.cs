@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -16,5 +15,14 @@ public sealed record OpenedPlan(OpenedForm Form, Affine Map, OpenedLook Look, do
 
     /// <summary>Stands for it in keys.</summary>
     internal ContentHash Key(string outlineKey) =>
-        ContentHash.Of(new { Form.Needle, Map, Look, Growth }, $"opened-{outlineKey}");
+        ContentHash.Of(
+            new
+            {
+                Form.Needle,
+                Map,
+                Look,
+                Growth,
+            },
+            $"opened-{outlineKey}"
+        );
 }

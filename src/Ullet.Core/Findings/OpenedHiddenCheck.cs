@@ -1,7 +1,6 @@
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Recovery;
 
 namespace Ullet.Core.Findings;
 
@@ -18,7 +17,9 @@ internal sealed class OpenedHiddenCheck : ICheck
     public IEnumerable<Finding> Run(FindingInput input)
     {
         var blocks = input
-            .Project.Elements.Where(element => element is { Form: OpenedForm, Making: OpenedMaking { IsResting: false } })
+            .Project.Elements.Where(element =>
+                element is { Form: OpenedForm, Making: OpenedMaking { IsResting: false } }
+            )
             .Select(element => (Element: element, Making: element.MadeAs<OpenedMaking>()!, Box: BoxOf(input, element)))
             .ToList();
         for (var i = 0; i < blocks.Count; i++)
@@ -72,7 +73,11 @@ internal sealed class OpenedHiddenCheck : ICheck
             return $"{low.Name} is sewn in the holes of {high.Name}.";
         }
         // A placement under its cover is as it should be.
-        if (OpenedRoleTable.Of(role).IsHeld || look is not (OpenedLook.Satin or OpenedLook.Fill) || input.ReadingOf(high)?.Band is not { } band)
+        if (
+            OpenedRoleTable.Of(role).IsHeld
+            || look is not (OpenedLook.Satin or OpenedLook.Fill)
+            || input.ReadingOf(high)?.Band is not { } band
+        )
         {
             return null;
         }
@@ -85,7 +90,8 @@ internal sealed class OpenedHiddenCheck : ICheck
     private static List<Point> Places(FindingInput input, Element element) =>
         [.. input.PointsOf(new StepKey(element.Id, StageTable.Of(StageId.Opened).Key, 0))];
 
-    private static (long, long) CellOf(Point at) => ((long)Math.Round(at.X / SameHole), (long)Math.Round(at.Y / SameHole));
+    private static (long, long) CellOf(Point at) =>
+        ((long)Math.Round(at.X / SameHole), (long)Math.Round(at.Y / SameHole));
 
     private static IEnumerable<(long, long)> Near((long X, long Y) cell)
     {

@@ -35,7 +35,8 @@ internal sealed class OpenedScaledCheck : ICheck
             }
             var words = OpenedLookTable.Of(making.Look).Words;
             var size = $"{element.Name} stands at {farthest * 100:0} % of its size in the file";
-            var lies = farthest > 1 ? "farther apart, and the ground may show" : "nearer together, and may break the cloth";
+            var lies =
+                farthest > 1 ? "farther apart, and the ground may show" : "nearer together, and may break the cloth";
             var (x, y) = (element.Box.X, element.Box.Y);
             yield return off > Most + Slack
                 ? new Finding(

@@ -120,7 +120,13 @@ public abstract class FormModule<TForm> : IFormModule
 /// <summary>The forms that there are: the only list of them.</summary>
 public static class FormModules
 {
-    public static readonly ImmutableArray<IFormModule> All = [new ShapeModule(), new DrawingModule(), new TextModule(), new OpenedFormModule()];
+    public static readonly ImmutableArray<IFormModule> All =
+    [
+        new ShapeModule(),
+        new DrawingModule(),
+        new TextModule(),
+        new OpenedFormModule(),
+    ];
 
     private static readonly ImmutableDictionary<Type, IFormModule> ByType = All.ToImmutableDictionary(module =>
         module.Settings

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Lettering;
 using Ullet.Core.Outlines;
@@ -29,7 +28,13 @@ internal sealed class OpenedFormModule : FormModule<OpenedForm>
         if (lines.Sum(line => line.Length) > MostPlaces)
         {
             var hull = Simplify.Hull([.. sections.SelectMany(points => points)]);
-            lines = hull.Length > 2 ? [[.. hull, hull[0]]] : lines;
+            lines =
+                hull.Length > 2
+                    ?
+                    [
+                        [.. hull, hull[0]],
+                    ]
+                    : lines;
         }
         var outline = new Outline([])
         {
@@ -46,9 +51,10 @@ internal sealed class OpenedFormModule : FormModule<OpenedForm>
     private protected override ContentHash Key(OpenedForm form, IGlyphSource fonts) =>
         ContentHash.Of(form.Needle, "opened");
 
-    private protected override Refusal? Check(OpenedForm form) => Missing(form) is { } why
-        ? new Refusal("stitches-broken", "form", $"Its needle points can't be used: {why}.")
-        : null;
+    private protected override Refusal? Check(OpenedForm form) =>
+        Missing(form) is { } why
+            ? new Refusal("stitches-broken", "form", $"Its needle points can't be used: {why}.")
+            : null;
 
     private protected override Refusal? CheckAdded(OpenedForm form, Element element, IGlyphSource fonts) => Check(form);
 

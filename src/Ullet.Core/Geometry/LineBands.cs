@@ -9,7 +9,11 @@ public static class LineBands
     /// <param name="lines">At least two places each, mm.</param>
     /// <param name="distance">How far from the lines, mm; over 0.</param>
     /// <param name="then">How far the edge is moved afterwards, mm; below 0 inwards.</param>
-    public static ImmutableArray<Region> Round(ImmutableArray<ImmutableArray<Point>> lines, double distance, double then)
+    public static ImmutableArray<Region> Round(
+        ImmutableArray<ImmutableArray<Point>> lines,
+        double distance,
+        double then
+    )
     {
         if (lines.IsEmpty)
         {

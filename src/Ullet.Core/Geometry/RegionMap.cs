@@ -5,7 +5,10 @@ public static class RegionMap
 {
     /// <summary>The region on the other side; its rings keep their sense.</summary>
     public static Region On(Region region, Affine map) =>
-        new(Mapped(region.Shell, map, clockwise: true), [.. region.Holes.Select(hole => Mapped(hole, map, clockwise: false))]);
+        new(
+            Mapped(region.Shell, map, clockwise: true),
+            [.. region.Holes.Select(hole => Mapped(hole, map, clockwise: false))]
+        );
 
     private static Ring Mapped(Ring ring, Affine map, bool clockwise)
     {

@@ -13,8 +13,7 @@ internal static class OpenedHandsCheck
     private static Refusal? Of(OpenedHands hands)
     {
         var texts = new[] { hands.Text, hands.Warning ?? "", hands.Check ?? "" };
-        return
-            texts.Any(text => text.Length > OpenedHands.LongestText)
+        return texts.Any(text => text.Length > OpenedHands.LongestText)
                 ? Wrong($"a text has more than {OpenedHands.LongestText:N0} characters")
             : hands.Changes.Length > OpenedHands.MostChanges
                 ? Wrong($"a hand step changes more than {OpenedHands.MostChanges} layers")

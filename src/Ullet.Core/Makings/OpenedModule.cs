@@ -1,7 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
-using Ullet.Core.Geometry;
-using Ullet.Core.Layers;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;

@@ -52,19 +52,29 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         return new DesignComparison(blocks, said, said.IsEmpty && blocks.All(block => block.Fate == BlockFate.Same));
     }
 
-    private static IEnumerable<string> Told(StitchDesign first, StitchDesign second, ImmutableArray<ComparedBlock> blocks)
+    private static IEnumerable<string> Told(
+        StitchDesign first,
+        StitchDesign second,
+        ImmutableArray<ComparedBlock> blocks
+    )
     {
         var (one, other) = (first.Bounds(), second.Bounds());
         if (Math.Abs(one.Width - other.Width) > Same || Math.Abs(one.Height - other.Height) > Same)
         {
             yield return $"The size was {one.Width:0.0} × {one.Height:0.0} mm and is {other.Width:0.0} × {other.Height:0.0} mm.";
         }
-        var (points, now) = (first.Blocks.Sum(block => block.StitchCount), second.Blocks.Sum(block => block.StitchCount));
+        var (points, now) = (
+            first.Blocks.Sum(block => block.StitchCount),
+            second.Blocks.Sum(block => block.StitchCount)
+        );
         if (points != now)
         {
             yield return $"There were {points:N0} needle points and are {now:N0}.";
         }
-        var (stops, stopsNow) = (first.Blocks.Count(block => block.StopAfter), second.Blocks.Count(block => block.StopAfter));
+        var (stops, stopsNow) = (
+            first.Blocks.Count(block => block.StopAfter),
+            second.Blocks.Count(block => block.StopAfter)
+        );
         if (stops != stopsNow)
         {
             yield return $"The machine stopped {stops} times and stops {stopsNow} times.";
@@ -78,7 +88,10 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         {
             yield return $"A stop is at another place: after block {moved.First} there is {(first.Blocks[moved.First!.Value - 1].StopAfter ? "none any more" : "one now")}.";
         }
-        var order = blocks.Where(block => block.First is not null && block.Second is not null).Select(block => block.Second!.Value).ToList();
+        var order = blocks
+            .Where(block => block.First is not null && block.Second is not null)
+            .Select(block => block.Second!.Value)
+            .ToList();
         if (!order.SequenceEqual(order.Order()))
         {
             yield return "Blocks are sewn in another order.";
@@ -94,9 +107,11 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
                 yield return $"Block {block.First} was sewn with {was.Name} ({was.Colour}) and is sewn with {isNow.Name} ({isNow.Colour}).";
             }
         }
-        if (first.Blocks.Sum(block => block.Before.Length) + first.After.Length is var hands
+        if (
+            first.Blocks.Sum(block => block.Before.Length) + first.After.Length is var hands
             && second.Blocks.Sum(block => block.Before.Length) + second.After.Length is var handsNow
-            && hands != handsNow)
+            && hands != handsNow
+        )
         {
             yield return $"The file told {hands} hand steps and tells {handsNow}.";
         }
@@ -107,16 +122,29 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         if (one is not { } a)
         {
             var added = second.Blocks[other!.Value];
-            return new ComparedBlock(null, other + 1, BlockFate.New, $"Only in the second file: {added.StitchCount:N0} needle points.");
+            return new ComparedBlock(
+                null,
+                other + 1,
+                BlockFate.New,
+                $"Only in the second file: {added.StitchCount:N0} needle points."
+            );
         }
         if (other is not { } b)
         {
-            return new ComparedBlock(a + 1, null, BlockFate.Gone, $"Only in the first file: {first.Blocks[a].StitchCount:N0} needle points.");
+            return new ComparedBlock(
+                a + 1,
+                null,
+                BlockFate.Gone,
+                $"Only in the first file: {first.Blocks[a].StitchCount:N0} needle points."
+            );
         }
         var (was, now) = (Places(first.Blocks[a]), Places(second.Blocks[b]));
         if (was.Count == now.Count)
         {
-            var by = new Point(Middle(was.Zip(now, (from, to) => to.X - from.X)), Middle(was.Zip(now, (from, to) => to.Y - from.Y)));
+            var by = new Point(
+                Middle(was.Zip(now, (from, to) => to.X - from.X)),
+                Middle(was.Zip(now, (from, to) => to.Y - from.Y))
+            );
             var farthest = was.Zip(now, (from, to) => (to - from - by).Length).Max();
             if (farthest <= (by.Length <= Same ? Same : Rounding))
             {
@@ -132,7 +160,12 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
                 $"{differ.Count:N0} of {was.Count:N0} needle points stand elsewhere, by {differ.Max():0.00} mm at most."
             );
         }
-        return new ComparedBlock(a + 1, b + 1, BlockFate.Changed, $"It had {was.Count:N0} needle points and has {now.Count:N0}.");
+        return new ComparedBlock(
+            a + 1,
+            b + 1,
+            BlockFate.Changed,
+            $"It had {was.Count:N0} needle points and has {now.Count:N0}."
+        );
     }
 
     private static double Middle(IEnumerable<double> numbers)
@@ -160,7 +193,10 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         [.. block.Points.Where(point => point.Move == OpenedMove.Stitch).Select(point => point.At)];
 
     /// <summary>Blocks that belong together: those that are alike first, whatever their order; then what stands between the same ones.</summary>
-    private static List<(int? First, int? Second)> Paired(ImmutableArray<DesignBlock> first, ImmutableArray<DesignBlock> second)
+    private static List<(int? First, int? Second)> Paired(
+        ImmutableArray<DesignBlock> first,
+        ImmutableArray<DesignBlock> second
+    )
     {
         var partner = new int?[first.Length];
         var taken = new bool[second.Length];
@@ -178,7 +214,11 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
             for (var i = 0; i < first.Length; i++)
             {
                 Budget.Spend();
-                if (partner[i] is null && known.TryGetValue(Shape(first[i], strict), out var own) && own.TryDequeue(out var k))
+                if (
+                    partner[i] is null
+                    && known.TryGetValue(Shape(first[i], strict), out var own)
+                    && own.TryDequeue(out var k)
+                )
                 {
                     (partner[i], taken[k]) = (k, true);
                 }
@@ -213,7 +253,13 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         var places = Places(block);
         var origin = strict || places.Count == 0 ? Point.Zero : places[0];
         return ContentHash
-            .Of(places.Select(at => at - origin).Select(at => (Math.Round(at.X, 1), Math.Round(at.Y, 1))).Select(at => $"{at.Item1},{at.Item2}"), "shape")
+            .Of(
+                places
+                    .Select(at => at - origin)
+                    .Select(at => (Math.Round(at.X, 1), Math.Round(at.Y, 1)))
+                    .Select(at => $"{at.Item1},{at.Item2}"),
+                "shape"
+            )
             .Hex;
     }
 }

@@ -36,7 +36,11 @@ public static class DesignOfProgram
                         continue;
                     }
                     // What is hooped together with the ground is laid on it.
-                    hands = hands with { Kind = HandKind.Lay, Changes = others };
+                    hands = hands with
+                    {
+                        Kind = HandKind.Lay,
+                        Changes = others,
+                    };
                 }
                 if (hands.Kind == HandKind.Finish && hands.Changes.IsEmpty && i == program.Steps.Length - 1)
                 {

@@ -177,9 +177,7 @@ internal sealed class NeedleWriter
     {
         var (first, role) = (run.Points[0].Rounded(Grid), _role);
         var goesOn =
-            asMade.JumpTo is null
-            && _needle is { } needle
-            && needle.DistanceTo(first) <= StitchDefaults.NeverLonger;
+            asMade.JumpTo is null && _needle is { } needle && needle.DistanceTo(first) <= StitchDefaults.NeverLonger;
         if (!goesOn)
         {
             if (isFirst || asMade.JumpTo is null)

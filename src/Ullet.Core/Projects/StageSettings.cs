@@ -26,7 +26,8 @@ public sealed record StageSettings
             StageId.Placement => Placement.Off,
             StageId.TackDown => TackDown.Off,
             StageId.Cover => Cover.Off,
-            StageId.Line or StageId.Basting or StageId.Satin or StageId.Fill or StageId.SatinEdge or StageId.Opened => false,
+            StageId.Line or StageId.Basting or StageId.Satin or StageId.Fill or StageId.SatinEdge or StageId.Opened =>
+                false,
         };
 
     /// <summary>The thread set for the stage, or null.</summary>
@@ -37,7 +38,8 @@ public sealed record StageSettings
             StageId.Placement => Placement.ThreadId,
             StageId.TackDown => TackDown.ThreadId,
             StageId.Cover => Cover.ThreadId,
-            StageId.Line or StageId.Basting or StageId.Satin or StageId.Fill or StageId.SatinEdge or StageId.Opened => null,
+            StageId.Line or StageId.Basting or StageId.Satin or StageId.Fill or StageId.SatinEdge or StageId.Opened =>
+                null,
         };
 }
 

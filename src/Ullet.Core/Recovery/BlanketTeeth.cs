@@ -8,7 +8,9 @@ namespace Ullet.Core.Recovery;
 internal static class BlanketTeeth
 {
     /// <summary>The spine's needle points, and each tooth with its length (mm) and its side.</summary>
-    internal static (ImmutableArray<Point> Spine, List<(double Length, bool IsRight)> Teeth) Of(ImmutableArray<Point> core)
+    internal static (ImmutableArray<Point> Spine, List<(double Length, bool IsRight)> Teeth) Of(
+        ImmutableArray<Point> core
+    )
     {
         var strides = Strides.Of(core);
         var spine = ImmutableArray.CreateBuilder<Point>();

@@ -19,7 +19,13 @@ public static class BorderPieces
                 block,
                 reading,
                 -StitchDefaults.BlanketSpine,
-                new RecoveredCover(block, CoverKind.Blanket, reading.Teeth, reading.StitchLength, StitchDefaults.BlanketSpine)
+                new RecoveredCover(
+                    block,
+                    CoverKind.Blanket,
+                    reading.Teeth,
+                    reading.StitchLength,
+                    StitchDefaults.BlanketSpine
+                )
             ),
             OpenedLook.Run => OfLines(block, reading, 0, null),
             OpenedLook.Bean => OfLines(
@@ -79,12 +85,7 @@ public static class BorderPieces
             var edge = RegionOverlay.Difference(takenIn, filled);
             foreach (var found in edge.Where(each => each.Area > 1))
             {
-                parts.Add(
-                    new OutlinePart(
-                        FewCurves.Of(found.Shell, 0.03),
-                        []
-                    )
-                );
+                parts.Add(new OutlinePart(FewCurves.Of(found.Shell, 0.03), []));
             }
         }
         return parts.ToImmutable();
@@ -97,7 +98,11 @@ public static class BorderPieces
         var points = whole.Shell.Points;
         for (var i = 0; i < points.Length; i++)
         {
-            if (Math.Abs(whole.Shell.TurnAt(i)) > 25 && whole.Shell.TurnAt(i) > 0 && on.Nearest(points[i], 0.02) is not null)
+            if (
+                Math.Abs(whole.Shell.TurnAt(i)) > 25
+                && whole.Shell.TurnAt(i) > 0
+                && on.Nearest(points[i], 0.02) is not null
+            )
             {
                 return true;
             }
@@ -105,7 +110,12 @@ public static class BorderPieces
         return false;
     }
 
-    private static ImmutableArray<RecoveredPiece> OfLines(int block, BlockReading reading, double inset, RecoveredCover? cover) =>
+    private static ImmutableArray<RecoveredPiece> OfLines(
+        int block,
+        BlockReading reading,
+        double inset,
+        RecoveredCover? cover
+    ) =>
         [
             .. Rings
                 .Parts(reading.Rings)

@@ -54,7 +54,12 @@ internal static class FillRowsBand
     }
 
     private static ImmutableArray<Region> Moved(ImmutableArray<Region> regions, Point by) =>
-        [.. regions.Select(region => new Region(Moved(region.Shell, by), [.. region.Holes.Select(hole => Moved(hole, by))]))];
+        [
+            .. regions.Select(region => new Region(
+                Moved(region.Shell, by),
+                [.. region.Holes.Select(hole => Moved(hole, by))]
+            )),
+        ];
 
     private static Ring Moved(Ring ring, Point by) => new([.. ring.Points.Select(point => point + by)]);
 
@@ -146,9 +151,7 @@ internal static class FillRowsBand
         for (var i = 1; i < rows.Count; i++)
         {
             Budget.Spend();
-            var step = Math.Abs(
-                Point.Cross(axis, Middle(rows[i]) - Middle(rows[i - 1]))
-            );
+            var step = Math.Abs(Point.Cross(axis, Middle(rows[i]) - Middle(rows[i - 1])));
             if (step is > 0.15 and < 6)
             {
                 steps.Add(step);

@@ -71,9 +71,7 @@ public sealed class PieceFinder
         var area = piece.Outline.Flatten();
         return Enumerable
             .Range(piece.Blocks[0] + 1, _blocks.Length - piece.Blocks[0] - 1)
-            .Where(i =>
-                _blocks[i].Look == OpenedLook.Run && !piece.Blocks.Contains(i) && Followed(i, area).Count > 0
-            );
+            .Where(i => _blocks[i].Look == OpenedLook.Run && !piece.Blocks.Contains(i) && Followed(i, area).Count > 0);
     }
 
     /// <summary>True for a line that goes along a piece that was begun before: it holds a further layer of the same.</summary>
@@ -81,7 +79,9 @@ public sealed class PieceFinder
     {
         var shell = part.Shell.Flatten();
         return pieces.Any(piece =>
-            piece.Outline.Flatten() is var area && Follows(area, [shell]) && Math.Abs(shell.Length - area.Shell.Length) < 0.2 * shell.Length
+            piece.Outline.Flatten() is var area
+            && Follows(area, [shell])
+            && Math.Abs(shell.Length - area.Shell.Length) < 0.2 * shell.Length
         );
     }
 
@@ -127,11 +127,7 @@ public sealed class PieceFinder
             return null;
         }
         _used.Add((block, 0));
-        return new RecoveredPiece(
-            moved[0],
-            isBeneath ? Method.SetBehind : Method.LaidFirst,
-            [block, cover.Block]
-        )
+        return new RecoveredPiece(moved[0], isBeneath ? Method.SetBehind : Method.LaidFirst, [block, cover.Block])
         {
             Tack = block,
             TackInset = inset,
@@ -150,7 +146,8 @@ public sealed class PieceFinder
         var (above, beneath) = (InsetOf(cover, false), InsetOf(cover, true));
         var (inside, outside) = (cover.Width - cover.Outside, cover.Outside);
         var usual = UsualShare(cover.Kind);
-        return Math.Abs(((outside + beneath) / cover.Width) - usual) < Math.Abs(((inside + above) / cover.Width) - usual);
+        return Math.Abs(((outside + beneath) / cover.Width) - usual)
+            < Math.Abs(((inside + above) / cover.Width) - usual);
     }
 
     /// <summary>How far an outline run lies from its outline: as far as usual, but under the cover.</summary>
@@ -169,7 +166,8 @@ public sealed class PieceFinder
         kind switch
         {
             CoverKind.Satin or CoverKind.Zigzag => StitchDefaults.CoverInsideShare,
-            CoverKind.Blanket => StitchDefaults.BlanketBite / (StitchDefaults.BlanketBite + StitchDefaults.BlanketSpine),
+            CoverKind.Blanket => StitchDefaults.BlanketBite
+                / (StitchDefaults.BlanketBite + StitchDefaults.BlanketSpine),
             CoverKind.Motif => StitchDefaults.MotifInsideShare,
             CoverKind.Bean or CoverKind.RawEdge => 1,
         };
@@ -284,8 +282,9 @@ public sealed class PieceFinder
                 return BeanAlong(block, area, from);
             case OpenedLook.Motif or OpenedLook.Mixed or OpenedLook.Run:
                 // A run that keeps its distance is another line along the piece.
-                return Followed(block, area).Count > 0 ? null : MotifAlong.Of(reading.Places, area) is { } along
-                    ? new RecoveredCover(block, CoverKind.Motif, along.Width, along.Length, along.Outside)
+                return Followed(block, area).Count > 0 ? null
+                    : MotifAlong.Of(reading.Places, area) is { } along
+                        ? new RecoveredCover(block, CoverKind.Motif, along.Width, along.Length, along.Outside)
                     : null;
             case OpenedLook.Fill:
                 return null;
@@ -384,8 +383,7 @@ public sealed class PieceFinder
         ];
 
     /// <summary>The closed lines of a block that go along an outline.</summary>
-    private List<Ring> Followed(int block, Region area) =>
-        [.. RingsOf(block).Where(ring => Follows(area, [ring]))];
+    private List<Ring> Followed(int block, Region area) => [.. RingsOf(block).Where(ring => Follows(area, [ring]))];
 
     /// <summary>The closed lines of a block that go along an outline inside it; where it is narrow they may lie in its middle.</summary>
     private List<Ring> Inside(int block, Region area)

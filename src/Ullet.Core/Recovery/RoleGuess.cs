@@ -104,9 +104,7 @@ public static class RoleGuess
         {
             return new GuessedRole(OpenedRole.Quilting, 0.75);
         }
-        return stops[i]
-            ? new GuessedRole(OpenedRole.Seam, 0.5)
-            : new GuessedRole(OpenedRole.Decoration, 0.5);
+        return stops[i] ? new GuessedRole(OpenedRole.Seam, 0.5) : new GuessedRole(OpenedRole.Decoration, 0.5);
     }
 
     private static bool RunsAlong(BlockReading before, BlockReading block) =>

@@ -26,7 +26,13 @@ internal static class RoundedRun
             directions[i] =
                 !isClosed && (i == 0 || i == count - 1)
                     ? null
-                    : Direction(points[(i + count - 1) % count], points[i], points[(i + 1) % count], Turn(i - 1), Turn(i + 1));
+                    : Direction(
+                        points[(i + count - 1) % count],
+                        points[i],
+                        points[(i + 1) % count],
+                        Turn(i - 1),
+                        Turn(i + 1)
+                    );
         }
         var curves = ImmutableArray.CreateBuilder<Curve>();
         for (var i = 0; i < last; i++)
@@ -40,7 +46,11 @@ internal static class RoundedRun
         double Turn(int i) =>
             !isClosed && (i < 1 || i > count - 2)
                 ? 0
-                : Strides.Turn(points[(i + (2 * count) - 1) % count], points[(i + count) % count], points[(i + 1) % count]);
+                : Strides.Turn(
+                    points[(i + (2 * count) - 1) % count],
+                    points[(i + count) % count],
+                    points[(i + 1) % count]
+                );
     }
 
     /// <summary>The direction of the circle through three places at the middle one; null at a corner.</summary>

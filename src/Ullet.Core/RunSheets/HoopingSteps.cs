@@ -91,7 +91,9 @@ internal static class HoopingSteps
                 : "flat and drum-tight";
         LayerLaid?[] hooped =
         [
-            stabiliser is null ? null : new LayerLaid(HandWork.StabiliserLayer, "Stabiliser", stabiliser, FaceUp: true, area),
+            stabiliser is null
+                ? null
+                : new LayerLaid(HandWork.StabiliserLayer, "Stabiliser", stabiliser, FaceUp: true, area),
             ground is null
                 ? null
                 : new LayerLaid(HandWork.GroundLayer, "Ground", ground, FaceUp: true, area) { Role = LayerRole.Outer },

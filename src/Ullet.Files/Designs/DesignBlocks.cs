@@ -10,7 +10,17 @@ namespace Ullet.Files.Designs;
 internal sealed class DesignBlocks
 {
     /// <summary>Colours for threads of which a file says none.</summary>
-    private static readonly string[] Colours = ["#3b4ba3", "#1f7a6d", "#b3343a", "#d98a00", "#6b5b95", "#4a5868", "#7a8b3a", "#a0522d"];
+    private static readonly string[] Colours =
+    [
+        "#3b4ba3",
+        "#1f7a6d",
+        "#b3343a",
+        "#d98a00",
+        "#6b5b95",
+        "#4a5868",
+        "#7a8b3a",
+        "#a0522d",
+    ];
 
     private readonly ImmutableArray<DesignBlock>.Builder _blocks = ImmutableArray.CreateBuilder<DesignBlock>();
     private readonly ImmutableArray<OpenedPoint>.Builder _points = ImmutableArray.CreateBuilder<OpenedPoint>();
@@ -79,7 +89,10 @@ internal sealed class DesignBlocks
         if (_blocks.Count > 0)
         {
             // After the last block nothing more is sewn: nobody has to stop for it.
-            _blocks[^1] = _blocks[^1] with { StopAfter = false };
+            _blocks[^1] = _blocks[^1] with
+            {
+                StopAfter = false,
+            };
         }
         return _blocks.Count == 0
             ? new Refusal("stitches-none", "file", "There is no stitch in this file.")
@@ -87,12 +100,15 @@ internal sealed class DesignBlocks
                 name,
                 _blocks.ToImmutable(),
                 [
-                    .. _threads.Select((thread, i) => new MachineThread
-                    {
-                        Id = $"t{i + 1}",
-                        Name = thread.Name.Length > 60 ? thread.Name[..60] : thread.Name,
-                        Colour = Colours[i % Colours.Length],
-                    }),
+                    .. _threads.Select(
+                        (thread, i) =>
+                            new MachineThread
+                            {
+                                Id = $"t{i + 1}",
+                                Name = thread.Name.Length > 60 ? thread.Name[..60] : thread.Name,
+                                Colour = Colours[i % Colours.Length],
+                            }
+                    ),
                 ]
             );
     }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using System.Globalization;
 using Ullet.Core.Geometry;
 using Ullet.Core.Opened;
@@ -63,7 +62,10 @@ internal static class NeedlePathReader
             }
             if (plain[0] is '#' or 'O' or 'o' || plain.Contains('[', StringComparison.Ordinal))
             {
-                return Broken(number, "it calls a macro or computes a number, which a needle path does not do; write the places out");
+                return Broken(
+                    number,
+                    "it calls a macro or computes a number, which a needle path does not do; write the places out"
+                );
             }
             if (Words(plain) is not { } words)
             {
@@ -131,8 +133,12 @@ internal static class NeedlePathReader
                 at++;
             }
             if (
-                !double.TryParse(line.AsSpan(from, at - from), NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
-                || !double.IsFinite(number)
+                !double.TryParse(
+                    line.AsSpan(from, at - from),
+                    NumberStyles.Float,
+                    CultureInfo.InvariantCulture,
+                    out var number
+                ) || !double.IsFinite(number)
             )
             {
                 return null;
@@ -171,7 +177,10 @@ internal static class NeedlePathReader
         {
             foreach (var words in _waiting)
             {
-                if (LeftOut.Count < MostLeftOut && !LeftOut.Exists(known => known.EndsWith(words, StringComparison.Ordinal)))
+                if (
+                    LeftOut.Count < MostLeftOut
+                    && !LeftOut.Exists(known => known.EndsWith(words, StringComparison.Ordinal))
+                )
                 {
                     LeftOut.Add($"Line {line}: {words}");
                 }
@@ -182,7 +191,12 @@ internal static class NeedlePathReader
         /// <summary>Does what a line says; why it can't, or null.</summary>
         internal string? Do(List<(char Letter, double Number)> words)
         {
-            double? x = null, y = null, z = null, i = null, j = null, r = null;
+            double? x = null,
+                y = null,
+                z = null,
+                i = null,
+                j = null,
+                r = null;
             int? motion = null;
             foreach (var (letter, number) in words)
             {
@@ -375,10 +389,14 @@ internal static class NeedlePathReader
             {
                 return "an arc's ends do not lie on one circle about its centre";
             }
-            var (start, end) = (Math.Atan2(from.Y - centre.Y, from.X - centre.X), Math.Atan2(to.Y - centre.Y, to.X - centre.X));
+            var (start, end) = (
+                Math.Atan2(from.Y - centre.Y, from.X - centre.X),
+                Math.Atan2(to.Y - centre.Y, to.X - centre.X)
+            );
             var sweep = _motion == 2 ? start - end : end - start;
             sweep = sweep <= 1e-9 ? sweep + (2 * Math.PI) : sweep;
-            var steps = (int)Math.Clamp(Math.Ceiling(sweep * reach / ArcStep), Math.Ceiling(sweep / 0.35), MostArcSteps);
+            var steps = (int)
+                Math.Clamp(Math.Ceiling(sweep * reach / ArcStep), Math.Ceiling(sweep / 0.35), MostArcSteps);
             for (var k = 1; k <= steps; k++)
             {
                 Budget.Spend();

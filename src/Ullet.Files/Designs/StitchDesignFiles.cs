@@ -48,7 +48,9 @@ public static class StitchDesignFiles
         }
         return KindOf(file.Span) switch
         {
-            DesignKind.StitchList => StitchListReader.Read(file.Span).Then(program => (Result<StitchDesign>)DesignOfProgram.Of(program)),
+            DesignKind.StitchList => StitchListReader
+                .Read(file.Span)
+                .Then(program => (Result<StitchDesign>)DesignOfProgram.Of(program)),
             DesignKind.Table => TableDesignReader.Read(Encoding.UTF8.GetString(file.Span), name, reading),
             DesignKind.NeedlePaths => NeedlePathReader.Read(Encoding.UTF8.GetString(file.Span), name, reading),
             DesignKind.DrawnLines => DrawnLinesReader.Read(file, name, reading),
@@ -64,7 +66,10 @@ public static class StitchDesignFiles
     /// <summary>What a file is, by its content; null for none of them.</summary>
     public static DesignKind? KindOf(ReadOnlySpan<byte> file)
     {
-        if (file.Length > 2 && (file[..Math.Min(file.Length, 4_000)].Contains((byte)0) || (file[0] == 'P' && file[1] == 'K')))
+        if (
+            file.Length > 2
+            && (file[..Math.Min(file.Length, 4_000)].Contains((byte)0) || (file[0] == 'P' && file[1] == 'K'))
+        )
         {
             return null;
         }
@@ -79,7 +84,8 @@ public static class StitchDesignFiles
         }
         var lines = head.Split('\n').Select(line => line.Trim()).Where(line => line.Length > 0).Take(12).ToList();
         return lines.Count == 0 ? null
-            : lines.Count > 1 && lines[0] is "0" or "999" && !lines[1].Contains(',', StringComparison.Ordinal) ? DesignKind.DrawnLines
+            : lines.Count > 1 && lines[0] is "0" or "999" && !lines[1].Contains(',', StringComparison.Ordinal)
+                ? DesignKind.DrawnLines
             : NeedlePathReader.LooksLike(lines) ? DesignKind.NeedlePaths
             : lines[0].IndexOfAny([',', ';', '\t']) >= 0 ? DesignKind.Table
             : null;
@@ -89,7 +95,11 @@ public static class StitchDesignFiles
         Limits.CheckSet(reading.MmPerUnit, (1e-4, 1000), "mm", "The size of a unit", "mmPerUnit")
         ?? (
             reading.Columns is { } columns && (columns.Length != 6 || columns.Any(column => column is < -1 or > 200))
-                ? new Refusal("columns-broken", "columns", "Columns are named by six numbers from 0; -1 for one that is not there.")
+                ? new Refusal(
+                    "columns-broken",
+                    "columns",
+                    "Columns are named by six numbers from 0; -1 for one that is not there."
+                )
                 : null
         );
 }

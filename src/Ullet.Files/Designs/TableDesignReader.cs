@@ -30,7 +30,9 @@ public static class TableDesignReader
         {
             while (rows.Count < Shown && csv.Read())
             {
-                rows.Add([.. Enumerable.Range(0, Math.Min(csv.FieldCount, 40)).Select(i => Short(csv.GetString(i) ?? ""))]);
+                rows.Add([
+                    .. Enumerable.Range(0, Math.Min(csv.FieldCount, 40)).Select(i => Short(csv.GetString(i) ?? "")),
+                ]);
             }
         }
         catch (CsvFormatException)
@@ -57,9 +59,16 @@ public static class TableDesignReader
                 $"Which columns of this table hold the places x and y? Its first row says: {string.Join(", ", names.Take(8))}."
             );
         }
-        if (columns.Where(column => column >= 0).GroupBy(column => column).FirstOrDefault(same => same.Count() > 1) is { } twice)
+        if (
+            columns.Where(column => column >= 0).GroupBy(column => column).FirstOrDefault(same => same.Count() > 1) is
+            { } twice
+        )
         {
-            return new Refusal("stitch-columns", "columns", $"Column {twice.Key + 1} of this table can't be two things at once.");
+            return new Refusal(
+                "stitch-columns",
+                "columns",
+                $"Column {twice.Key + 1} of this table can't be two things at once."
+            );
         }
         using var csv = Open(text);
         try
@@ -97,7 +106,9 @@ public static class TableDesignReader
                 return Broken(csv.RowNumber, $"up to {MostRows:N0} rows are read");
             }
             string Cell(int column) =>
-                columns[column] < 0 || columns[column] >= csv.FieldCount ? "" : (csv.GetString(columns[column]) ?? "").Trim();
+                columns[column] < 0 || columns[column] >= csv.FieldCount
+                    ? ""
+                    : (csv.GetString(columns[column]) ?? "").Trim();
             var word = Cell(2).ToLowerInvariant();
             var thread = Cell(5);
             if (word is "stop" or "pause")
@@ -132,7 +143,10 @@ public static class TableDesignReader
             }
             if (!blocks.Put(kind, new Point(x * scale, y * scale * up)))
             {
-                return Broken(csv.RowNumber, $"a place lies more than {NeedlePack.Farthest / 1000:0} m from the origin; is the unit right?");
+                return Broken(
+                    csv.RowNumber,
+                    $"a place lies more than {NeedlePack.Farthest / 1000:0} m from the origin; is the unit right?"
+                );
             }
         }
         if (missed > leftOut.Count)
@@ -182,7 +196,11 @@ public static class TableDesignReader
         for (var i = 0; i < names.Length; i++)
         {
             var own = names[i].Trim().ToLowerInvariant();
-            if (own == column || (column == "thread" && own is "colour" or "color") || (column == "command" && own is "kind" or "type"))
+            if (
+                own == column
+                || (column == "thread" && own is "colour" or "color")
+                || (column == "command" && own is "kind" or "type")
+            )
             {
                 return i;
             }
@@ -194,7 +212,8 @@ public static class TableDesignReader
         column >= 0 && column < names.Length && Number(names[column].Trim()) is not null;
 
     private static double? Number(string text) =>
-        double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number)
+        double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
+        && double.IsFinite(number)
             ? number
             : null;
 

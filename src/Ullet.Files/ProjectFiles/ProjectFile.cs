@@ -151,7 +151,10 @@ public static class ProjectFile
             var entry in zip.Entries.Where(entry => entry.FullName.StartsWith(AssetFolder, StringComparison.Ordinal))
         )
         {
-            if (entry.FullName[AssetFolder.Length..].Split('-') is not [("font" or "picture" or "stitches") and var kind, var hash])
+            if (
+                entry.FullName[AssetFolder.Length..].Split('-')
+                is not [("font" or "picture" or "stitches") and var kind, var hash]
+            )
             {
                 continue;
             }

@@ -92,7 +92,9 @@ public sealed class StitchListReader
     {
         var lines = text.Split('\n', 3);
         var words = lines.Length > 1 ? lines[1].TrimEnd('\r').Split(' ') : [];
-        return words is ["#", "state", var code] && code.Length <= 16 && code.All(char.IsAsciiLetterOrDigit) ? code : "";
+        return words is ["#", "state", var code] && code.Length <= 16 && code.All(char.IsAsciiLetterOrDigit)
+            ? code
+            : "";
     }
 
     private StitchProgram ReadAll()

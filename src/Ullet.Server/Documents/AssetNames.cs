@@ -40,7 +40,7 @@ internal static class AssetNames
                 : null
             : kind == AssetStore.PictureKind && Pictures(project).Contains(sha256)
                 ? AssetStore.PictureKind
-            : kind is StitchDesignShelf.Kind or ImportedDrawings.Kind && Stitches(project).Contains(sha256)
-                ? StitchDesignShelf.Kind
-                : null;
+                : kind is StitchDesignShelf.Kind or ImportedDrawings.Kind && Stitches(project).Contains(sha256)
+                    ? StitchDesignShelf.Kind
+                    : null;
 }

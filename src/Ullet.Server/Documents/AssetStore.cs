@@ -98,7 +98,10 @@ public sealed class AssetStore(UlletDb db, FontShelf fonts, TimeProvider clock)
             .Select(row => new ProjectAsset(row.Sha256, PictureKind, row.Bytes))
             .ToList();
         var stitches = AssetNames.Stitches(project).Distinct().ToList();
-        var files = await db.Assets.AsNoTracking().Where(asset => stitches.Contains(asset.Sha256)).ToListAsync(cancellation);
+        var files = await db
+            .Assets.AsNoTracking()
+            .Where(asset => stitches.Contains(asset.Sha256))
+            .ToListAsync(cancellation);
         found.AddRange(
             files
                 .Where(row => row.Kind is StitchDesignShelf.Kind or ImportedDrawings.Kind)

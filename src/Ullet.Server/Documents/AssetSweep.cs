@@ -17,7 +17,13 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
     private static readonly string[] Tokens = ["project"];
 
     /// <summary>Kinds that documents name.</summary>
-    private static readonly string[] Named = [AssetStore.PictureKind, AssetStore.RemovedFontKind, StitchDesignShelf.Kind, ImportedDrawings.Kind];
+    private static readonly string[] Named =
+    [
+        AssetStore.PictureKind,
+        AssetStore.RemovedFontKind,
+        StitchDesignShelf.Kind,
+        ImportedDrawings.Kind,
+    ];
 
     /// <summary>Removes what nothing names and was sent longer ago than a time.</summary>
     /// <returns>How many files went.</returns>

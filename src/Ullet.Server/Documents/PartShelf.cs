@@ -38,7 +38,11 @@ public sealed class PartShelf(ServerOptions options) : IKeptParts
         var bytes = JsonSerializer.SerializeToUtf8Bytes(part, ProjectJson.Options);
         if (bytes.Length > MostBytes)
         {
-            return new Refusal("part-too-large", "elementIds", $"A part may have up to {MostBytes / 1_000_000} MB; this one has {bytes.Length / 1e6:0.0}.");
+            return new Refusal(
+                "part-too-large",
+                "elementIds",
+                $"A part may have up to {MostBytes / 1_000_000} MB; this one has {bytes.Length / 1e6:0.0}."
+            );
         }
         if (_shelf.Value.Count >= Most)
         {
@@ -57,7 +61,9 @@ public sealed class PartShelf(ServerOptions options) : IKeptParts
         {
             return false;
         }
-        await db.Assets.Where(asset => asset.Kind == Kind && asset.Sha256.StartsWith(id)).ExecuteDeleteAsync(cancellation);
+        await db
+            .Assets.Where(asset => asset.Kind == Kind && asset.Sha256.StartsWith(id))
+            .ExecuteDeleteAsync(cancellation);
         return _shelf.Value.TryRemove(id, out _);
     }
 

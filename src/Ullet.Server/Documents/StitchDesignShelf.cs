@@ -30,11 +30,15 @@ internal sealed class StitchDesignShelf(UlletDb db) : IStitchDesigns
             }
         }
         // A drawing's lines may be stitches as well as a drawing.
-        var row = db.Assets.AsNoTracking()
+        var row = db
+            .Assets.AsNoTracking()
             .FirstOrDefault(asset =>
                 asset.Sha256 == token && (asset.Kind == Kind || asset.Kind == ImportedDrawings.Kind)
             );
-        if (row is null || StitchDesignFiles.Read(row.Bytes, "Stitches", reading) is not { IsOk: true, Value: var design })
+        if (
+            row is null
+            || StitchDesignFiles.Read(row.Bytes, "Stitches", reading) is not { IsOk: true, Value: var design }
+        )
         {
             return null;
         }

@@ -1,9 +1,7 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Edits;
-using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Projects;
 using Ullet.Server.Data;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
@@ -123,7 +121,10 @@ internal static class PartEndpoints
         await shelf.Remove(partId, db, cancellation)
             ? TypedResults.NoContent()
             : Problems.Of(
-                new Refusal("part-unknown", "partId", "There is no such part on the shelf.") { Kind = RefusalKind.NotFound }
+                new Refusal("part-unknown", "partId", "There is no such part on the shelf.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
             );
 
     private static PartDto Of(string id, Part part, EditContext context)
@@ -138,9 +139,15 @@ internal static class PartEndpoints
             var cloth = making.ClothOf(element.Making) is { } clothId
                 ? part.Clip.Cloths.FirstOrDefault(own => own.Id == clothId)?.Colour
                 : null;
-            var thread = making.ThreadIds(element.Making).Select(threadId => part.Clip.Threads.FirstOrDefault(own => own.Id == threadId)?.Colour);
+            var thread = making
+                .ThreadIds(element.Making)
+                .Select(threadId => part.Clip.Threads.FirstOrDefault(own => own.Id == threadId)?.Colour);
             lines.Add(
-                new PartLineDto(PathText.Of(outline), cloth ?? thread.OfType<string>().FirstOrDefault() ?? "#4a5868", cloth is not null)
+                new PartLineDto(
+                    PathText.Of(outline),
+                    cloth ?? thread.OfType<string>().FirstOrDefault() ?? "#4a5868",
+                    cloth is not null
+                )
             );
         }
         return new PartDto(

@@ -4,7 +4,6 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Ullet.Core.Opened;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Files.Designs;
 using Ullet.Server.Documents;
@@ -96,7 +95,11 @@ internal static class StitchEndpoints
         if (named.Count > OpenedFile.MostSizes)
         {
             return Problems.Of(
-                new Refusal("files-too-many", "file", $"Up to {OpenedFile.MostSizes} files are taken at once; choose fewer.")
+                new Refusal(
+                    "files-too-many",
+                    "file",
+                    $"Up to {OpenedFile.MostSizes} files are taken at once; choose fewer."
+                )
             );
         }
         var previews = new List<(StitchPreview Preview, byte[] Bytes)>();
@@ -181,7 +184,10 @@ internal static class StitchEndpoints
         if (head.Project.Find(elementId) is not { Form: OpenedForm form } element)
         {
             return Problems.Of(
-                new Refusal("stitches-not-opened", "elementId", "There are no opened stitches of that name.") { Kind = RefusalKind.NotFound }
+                new Refusal("stitches-not-opened", "elementId", "There are no opened stitches of that name.")
+                {
+                    Kind = RefusalKind.NotFound,
+                }
             );
         }
         var map = OpenedFrame.Map(form, element.Box);
@@ -190,7 +196,10 @@ internal static class StitchEndpoints
             StitchBytes.Of([
                 .. form.Points.Select(point =>
                     point.Move == OpenedMove.Stitch
-                        ? point with { At = map.Apply(point.At) }
+                        ? point with
+                        {
+                            At = map.Apply(point.At),
+                        }
                         : new OpenedPoint(OpenedMove.Trim, Core.Geometry.Point.Zero)
                 ),
             ]),
@@ -240,7 +249,10 @@ internal static class StitchEndpoints
             : bench.Run(
                 WorkKind.Showing,
                 "Sewing this project",
-                cancel => Files.StitchFiles.StitchFormats.List.Write(history.Context.Evaluator.Evaluate(head.Project, cancel).Hoopings[0].Program)
+                cancel =>
+                    Files.StitchFiles.StitchFormats.List.Write(
+                        history.Context.Evaluator.Evaluate(head.Project, cancel).Hoopings[0].Program
+                    )
             );
     }
 
@@ -263,8 +275,7 @@ internal static class StitchEndpoints
     }
 
     private static async Task<byte[]?> Kept(string token, AssetStore assets, CancellationToken cancellation) =>
-        await assets.Find(token, cancellation)
-            is { Kind: StitchDesignShelf.Kind or ImportedDrawings.Kind } asset
+        await assets.Find(token, cancellation) is { Kind: StitchDesignShelf.Kind or ImportedDrawings.Kind } asset
             ? asset.Bytes
             : null;
 
@@ -326,5 +337,8 @@ internal static class StitchEndpoints
     }
 
     private static Refusal Unknown(string place) =>
-        new("import-unknown", place, "That stitch file is not known any more; choose it again.") { Kind = RefusalKind.NotFound };
+        new("import-unknown", place, "That stitch file is not known any more; choose it again.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
 }

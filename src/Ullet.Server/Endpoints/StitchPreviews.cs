@@ -108,7 +108,13 @@ internal static class StitchPreviews
             : (Result<StitchPreview>)Of(token, name, kind, read.Value, table);
     }
 
-    private static StitchPreview Of(string token, string name, DesignKind kind, StitchDesign design, TableColumns? table)
+    private static StitchPreview Of(
+        string token,
+        string name,
+        DesignKind kind,
+        StitchDesign design,
+        TableColumns? table
+    )
     {
         var (box, points) = (design.Bounds(), design.Blocks.Sum(block => block.StitchCount));
         var readings =
@@ -128,7 +134,9 @@ internal static class StitchPreviews
             points,
             design.Blocks.Count(block => block.StopAfter),
             [
-                .. design.Blocks.Select((block, i) => Block(block, i, design.Threads[block.Thread], readings[i].Look, roles[i])),
+                .. design.Blocks.Select(
+                    (block, i) => Block(block, i, design.Threads[block.Thread], readings[i].Look, roles[i])
+                ),
             ],
             design.SaysUnit,
             design.SaysAxes,
@@ -138,7 +146,13 @@ internal static class StitchPreviews
         );
     }
 
-    private static PreviewBlock Block(DesignBlock block, int i, MachineThread thread, OpenedLook look, GuessedRole guess)
+    private static PreviewBlock Block(
+        DesignBlock block,
+        int i,
+        MachineThread thread,
+        OpenedLook look,
+        GuessedRole guess
+    )
     {
         var told = RoleWords.Of(block.Words);
         var role = told ?? guess.Role;
@@ -162,6 +176,11 @@ internal static class StitchPreviews
     private static TableColumns Columns(byte[] bytes, OpenedReading reading)
     {
         var (names, rows) = TableDesignReader.Head(Encoding.UTF8.GetString(bytes).TrimStart('\uFEFF'));
-        return new TableColumns(names, rows, TableDesignReader.Columns, reading.Columns ?? TableDesignReader.Guessed(names));
+        return new TableColumns(
+            names,
+            rows,
+            TableDesignReader.Columns,
+            reading.Columns ?? TableDesignReader.Guessed(names)
+        );
     }
 }

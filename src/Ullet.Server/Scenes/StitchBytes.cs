@@ -30,7 +30,10 @@ internal static class StitchBytes
         {
             var breaks = points[i].Move == OpenedMove.Trim;
             BinaryPrimitives.WriteSingleLittleEndian(bytes.AsSpan(8 * i), breaks ? float.NaN : (float)points[i].At.X);
-            BinaryPrimitives.WriteSingleLittleEndian(bytes.AsSpan((8 * i) + 4), breaks ? float.NaN : (float)points[i].At.Y);
+            BinaryPrimitives.WriteSingleLittleEndian(
+                bytes.AsSpan((8 * i) + 4),
+                breaks ? float.NaN : (float)points[i].At.Y
+            );
         }
         return bytes;
     }

@@ -42,15 +42,36 @@ public sealed class DesignComparisonTests
     public void AnotherOrder_AndAnotherThread_AreTold()
     {
         var turned = Design with { Blocks = [Design.Blocks[2], Design.Blocks[0], Design.Blocks[1]] };
-        Assert.Contains(DesignComparison.Of(Design, turned).Said, words => words.Contains("another order", StringComparison.Ordinal));
-        var recoloured = Design with { Threads = [.. Design.Threads.Select(thread => thread with { Colour = "#123456" })] };
-        Assert.Contains(DesignComparison.Of(Design, recoloured).Said, words => words.Contains("#123456", StringComparison.Ordinal));
+        Assert.Contains(
+            DesignComparison.Of(Design, turned).Said,
+            words => words.Contains("another order", StringComparison.Ordinal)
+        );
+        var recoloured = Design with
+        {
+            Threads = [.. Design.Threads.Select(thread => thread with { Colour = "#123456" })],
+        };
+        Assert.Contains(
+            DesignComparison.Of(Design, recoloured).Said,
+            words => words.Contains("#123456", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
     public void AChangedBlock_TellsHowManyPointsAndHowFar()
     {
-        var changed = With(2, block => block with { Points = [.. block.Points.Select((point, i) => i == 40 ? point with { At = point.At + new Point(0.5, 0) } : point)] });
+        var changed = With(
+            2,
+            block =>
+                block with
+                {
+                    Points =
+                    [
+                        .. block.Points.Select(
+                            (point, i) => i == 40 ? point with { At = point.At + new Point(0.5, 0) } : point
+                        ),
+                    ],
+                }
+        );
         var block = DesignComparison.Of(Design, changed).Blocks[2];
         Assert.Equal(BlockFate.Changed, block.Fate);
         Assert.StartsWith("1 of", block.Words, StringComparison.Ordinal);
@@ -58,8 +79,14 @@ public sealed class DesignComparisonTests
     }
 
     private static StitchDesign With(int number, Func<DesignBlock, DesignBlock> change) =>
-        Design with { Blocks = Design.Blocks.SetItem(number, change(Design.Blocks[number])) };
+        Design with
+        {
+            Blocks = Design.Blocks.SetItem(number, change(Design.Blocks[number])),
+        };
 
     private static DesignBlock Moved(DesignBlock block, double x, double y) =>
-        block with { Points = [.. block.Points.Select(point => point with { At = point.At + new Point(x, y) })] };
+        block with
+        {
+            Points = [.. block.Points.Select(point => point with { At = point.At + new Point(x, y) })],
+        };
 }

@@ -54,7 +54,11 @@ public sealed class PieceFinderTests
     {
         var project = SampleProject.Apply(
             SampleProject.With(new EllipseShape(), 70, 50),
-            new SetCover { ElementId = "e1", Cover = new CoverSettings { Width = width, Spacing = spacing } }
+            new SetCover
+            {
+                ElementId = "e1",
+                Cover = new CoverSettings { Width = width, Spacing = spacing },
+            }
         );
         var (readings, _) = Read(SampleProject.Evaluate(project).Hoopings[0].Program);
         var cover = Assert.Single(new PieceFinder(readings).Find()).Cover!;
@@ -73,7 +77,9 @@ public sealed class PieceFinderTests
     [Fact]
     public void ACircleOfNeedlePoints_IsACircleAgain()
     {
-        var points = Enumerable.Range(0, 30).Select(i => new Point(12 * Math.Cos(i * Math.PI / 15), 12 * Math.Sin(i * Math.PI / 15)));
+        var points = Enumerable
+            .Range(0, 30)
+            .Select(i => new Point(12 * Math.Cos(i * Math.PI / 15), 12 * Math.Sin(i * Math.PI / 15)));
         var ring = new RunLine([.. points], true, 1, 2.5).Ring();
         Assert.All(ring.Points, at => Assert.InRange(Math.Sqrt((at.X * at.X) + (at.Y * at.Y)), 11.99, 12.01));
     }
@@ -99,7 +105,11 @@ public sealed class PieceFinderTests
 
     private static (ImmutableArray<BlockReading> Readings, List<HandsBetween?> Hands) Read(StitchProgram program)
     {
-        var (readings, hands, waiting) = (ImmutableArray.CreateBuilder<BlockReading>(), new List<HandsBetween?>(), new List<ProgramHands>());
+        var (readings, hands, waiting) = (
+            ImmutableArray.CreateBuilder<BlockReading>(),
+            new List<HandsBetween?>(),
+            new List<ProgramHands>()
+        );
         foreach (var step in program.Steps)
         {
             if (step is ProgramHands hand)
@@ -136,7 +146,8 @@ public sealed class PieceFinderTests
     {
         var edges = new SegmentIndex(found.Flatten().Rings);
         var places = meant.Flatten().SelectMany(region => region.Rings).SelectMany(Along).ToList();
-        return places.Count(at => edges.Nearest(at, 1) is { } near && near.DistanceTo(at) <= 0.1) / (double)places.Count;
+        return places.Count(at => edges.Nearest(at, 1) is { } near && near.DistanceTo(at) <= 0.1)
+            / (double)places.Count;
     }
 
     private static IEnumerable<Point> Along(Ring ring)

@@ -29,7 +29,11 @@ public sealed class RoleGuessTests
             {
                 var meant =
                     RoleWords.Of(steps[i].Role)
-                    ?? (project.Find(steps[i].Key.OwnerId)?.Form is TextForm ? OpenedRole.Lettering : OpenedRole.Decoration);
+                    ?? (
+                        project.Find(steps[i].Key.OwnerId)?.Form is TextForm
+                            ? OpenedRole.Lettering
+                            : OpenedRole.Decoration
+                    );
                 all++;
                 right += meant == roles[i].Role ? 1 : 0;
                 unsure += roles[i].IsUnsure ? 1 : 0;
@@ -59,7 +63,13 @@ public sealed class RoleGuessTests
     {
         foreach (var pattern in PatternShelf.All)
         {
-            yield return SampleProject.Apply(SampleProject.Empty(200, 300), new UsePattern { PatternId = pattern.Id }) with { Title = pattern.Name };
+            yield return SampleProject.Apply(
+                SampleProject.Empty(200, 300),
+                new UsePattern { PatternId = pattern.Id }
+            ) with
+            {
+                Title = pattern.Name,
+            };
         }
         yield return SampleProject.With(new HeartShape());
         yield return SampleProject.With(new LeafShape(), method: Method.CutBeforehand);

@@ -19,7 +19,8 @@ internal static class OpenedSample
         };
 
     /// <summary>What a project sews, opened in an empty one.</summary>
-    internal static Project Opened(Project source, bool withHands = true) => OpenedIn(SampleProject.Empty(), source, withHands);
+    internal static Project Opened(Project source, bool withHands = true) =>
+        OpenedIn(SampleProject.Empty(), source, withHands);
 
     /// <summary>What a project sews, opened in another.</summary>
     internal static Project OpenedIn(Project into, Project source, bool withHands = true)
@@ -56,7 +57,8 @@ internal static class OpenedSample
                 .Select(step => step.Commands),
         ];
 
-    internal static Project Apply(Project project, params ImmutableArray<Edit> edits) => SampleProject.Apply(project, edits);
+    internal static Project Apply(Project project, params ImmutableArray<Edit> edits) =>
+        SampleProject.Apply(project, edits);
 
     private sealed class One(StitchDesign design) : IStitchDesigns
     {

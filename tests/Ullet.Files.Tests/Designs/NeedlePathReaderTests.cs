@@ -11,7 +11,9 @@ public sealed class NeedlePathReaderTests
     [Fact]
     public void LinesLiftsToolsAndPauses_AreStitchesTrimsBlocksAndStops()
     {
-        var design = Read("G21\nG90\nG0 X0 Y0\nM3\nG1 X5 Y0\nG1 X10 Y5\nM5\nG0 X20 Y0\nM3\nG1 X25 Y0\nM5\nM0\nT2 M6\nG0 X0 Y0\nM3\nG1 X0 Y5\nM5\nM30\n");
+        var design = Read(
+            "G21\nG90\nG0 X0 Y0\nM3\nG1 X5 Y0\nG1 X10 Y5\nM5\nG0 X20 Y0\nM3\nG1 X25 Y0\nM5\nM0\nT2 M6\nG0 X0 Y0\nM3\nG1 X0 Y5\nM5\nM30\n"
+        );
         Assert.Equal(2, design.Blocks.Length);
         Assert.Equal([true, false], design.Blocks.Select(block => block.StopAfter));
         Assert.Equal([0, 1], design.Blocks.Select(block => block.Thread));
@@ -44,7 +46,12 @@ public sealed class NeedlePathReaderTests
     [InlineData("G2 X0 Y0 I10 J0", 4)]
     public void Arcs_LieOnTheirCircle(string arc, int quarters)
     {
-        var points = Read($"G21\nG1 X0 Y0\n{arc}\n").Blocks[0].Points.Where(point => point.Move == OpenedMove.Stitch).Select(point => point.At).Distinct().ToList();
+        var points = Read($"G21\nG1 X0 Y0\n{arc}\n")
+            .Blocks[0]
+            .Points.Where(point => point.Move == OpenedMove.Stitch)
+            .Select(point => point.At)
+            .Distinct()
+            .ToList();
         var length = points.Zip(points.Skip(1), (from, to) => from.DistanceTo(to)).Sum();
         // The last chord of a whole circle ends in its first hole.
         Assert.InRange(length, (quarters * 15.5) - 1.6, (quarters * 15.71) + 0.1);

@@ -24,7 +24,8 @@ public sealed class MutatedFilesTests
 
     private const long MostSteps = 40_000_000;
 
-    public static TheoryData<string> Kinds => ["svg", "dxf", "cut svg", "cut dxf", "ulst", "ullet", "jpg", "ttf", "stitches", "needle path"];
+    public static TheoryData<string> Kinds =>
+        ["svg", "dxf", "cut svg", "cut dxf", "ulst", "ullet", "jpg", "ttf", "stitches", "needle path"];
 
     [Theory]
     [MemberData(nameof(Kinds))]
@@ -108,7 +109,10 @@ public sealed class MutatedFilesTests
                 StitchFormats.Find("csv")!.Write(DemoWork.All["Shed-key tab"].Program),
                 StitchFormats.Make(StitchFormats.List, DemoWork.All["Shed-key tab"].Program),
             ],
-            "needle path" => ["G21\nG90\nM3\nG1 X0 Y0\nG1 X5 Y0\nG2 X10 Y5 I5 J0\nM5\nT2\nM3\nG1 X9 Y9\nG3 X1 Y1 R20\nM0\n"u8.ToArray()],
+            "needle path" =>
+            [
+                "G21\nG90\nM3\nG1 X0 Y0\nG1 X5 Y0\nG2 X10 Y5 I5 J0\nM5\nT2\nM3\nG1 X9 Y9\nG3 X1 Y1 R20\nM0\n"u8.ToArray(),
+            ],
             "ullet" => [ProjectFile.Export(evaluated.Project, [])],
             "cut svg" => [CutExport.Make(page, new CutFileWish(CutFormat.Svg)).Value],
             "cut dxf" => [CutExport.Make(page, new CutFileWish(CutFormat.Dxf)).Value],

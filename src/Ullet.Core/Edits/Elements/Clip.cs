@@ -101,10 +101,14 @@ internal sealed class ClipJson : JsonConverter<Clip>
     }
 
     public override void Write(Utf8JsonWriter writer, Clip value, JsonSerializerOptions options) =>
-        JsonSerializer.Serialize(writer, new Parts(value.Elements, value.Cloths, value.Threads)
+        JsonSerializer.Serialize(
+            writer,
+            new Parts(value.Elements, value.Cloths, value.Threads)
             {
                 Files = value.Files.IsDefaultOrEmpty ? null : value.Files,
-            }, options);
+            },
+            options
+        );
 
     private sealed record Parts(
         ImmutableArray<Element> Elements,

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Makings;
 using Ullet.Core.Outlines;

@@ -56,7 +56,10 @@ public sealed record EdgeRound : Edit
         {
             return new Refusal("edge-nothing", "elementIds", "There is nothing that an edge could go round.");
         }
-        var lowest = project.Elements.Select((element, i) => (element, i)).First(pair => ElementIds.Contains(pair.element.Id)).i;
+        var lowest = project
+            .Elements.Select((element, i) => (element, i))
+            .First(pair => ElementIds.Contains(pair.element.Id))
+            .i;
         var made = ImmutableArray.CreateBuilder<Element>();
         foreach (var region in round)
         {

@@ -32,7 +32,11 @@ public sealed record EraseOpened : Edit
                 return block.Refusal!;
             }
             var (points, wall) = (block.Value.Points, block.Value.OnWall());
-            if (!Enumerable.Range(0, points.Length).Any(i => points[i].Move == OpenedMove.Stitch && area.Holds(wall[i].At)))
+            if (
+                !Enumerable
+                    .Range(0, points.Length)
+                    .Any(i => points[i].Move == OpenedMove.Stitch && area.Holds(wall[i].At))
+            )
             {
                 continue;
             }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Geometry;
 using Ullet.Core.Opened;
 using Ullet.Core.Outlines;
@@ -17,7 +16,8 @@ public sealed record ExchangeSize : Edit
     public required string Asset { get; init; }
 
     public override string Label(Project before) =>
-        before.OpenedFiles.FirstOrDefault(file => file.Id == FileId)?.Sizes.FirstOrDefault(size => size.Asset == Asset) is { } to
+        before.OpenedFiles.FirstOrDefault(file => file.Id == FileId)?.Sizes.FirstOrDefault(size => size.Asset == Asset)
+            is { } to
             ? $"Exchange for {to.Name}"
             : "Exchange the size";
 
@@ -42,10 +42,7 @@ public sealed record ExchangeSize : Edit
         {
             return EditRefusals.Locked(locked.Element);
         }
-        if (
-            blocks.Length != design.Blocks.Length
-            || blocks.Where((block, i) => block.Making.Place != i).Any()
-        )
+        if (blocks.Length != design.Blocks.Length || blocks.Where((block, i) => block.Making.Place != i).Any())
         {
             return new Refusal(
                 "size-unlike",
@@ -59,7 +56,11 @@ public sealed record ExchangeSize : Edit
         }
         var box = blocks.Aggregate(
             Box.Empty,
-            (all, block) => block.OnWall().Where(point => point.Move == OpenedMove.Stitch).Aggregate(all, (so, point) => so.Including(point.At))
+            (all, block) =>
+                block
+                    .OnWall()
+                    .Where(point => point.Move == OpenedMove.Stitch)
+                    .Aggregate(all, (so, point) => so.Including(point.At))
         );
         var move = (box.Centre - design.Bounds().Centre).Rounded(NeedlePack.Grid);
         return project with
@@ -67,13 +68,7 @@ public sealed record ExchangeSize : Edit
             OpenedFiles =
             [
                 .. project.OpenedFiles.Select(known =>
-                    known.Id == FileId
-                        ? known with
-                        {
-                            Asset = Asset,
-                            Name = size.Name,
-                        }
-                        : known
+                    known.Id == FileId ? known with { Asset = Asset, Name = size.Name } : known
                 ),
             ],
             Elements =

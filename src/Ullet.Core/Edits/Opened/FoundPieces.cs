@@ -1,9 +1,6 @@
 using System.Collections.Immutable;
-using Ullet.Core.Geometry;
-using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Core.Recovery;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Edits;
 
@@ -20,7 +17,10 @@ internal static class FoundPieces
         var found = new PieceFinder(readings, i => anyHands ? Between(blocks[i].Making) : null).Find().ToList();
         var used = found.SelectMany(piece => piece.Blocks).ToHashSet();
         found.AddRange(
-            Enumerable.Range(0, readings.Length).Where(i => !used.Contains(i)).SelectMany(i => BorderPieces.Of(i, readings[i]))
+            Enumerable
+                .Range(0, readings.Length)
+                .Where(i => !used.Contains(i))
+                .SelectMany(i => BorderPieces.Of(i, readings[i]))
         );
         return
         [
@@ -34,8 +34,14 @@ internal static class FoundPieces
     internal static ImmutableArray<OpenedElement> BlocksOf(Project project, string fileId) =>
         [
             .. project
-                .Elements.Where(element => element.MadeAs<OpenedMaking>()?.FileId == fileId && element.Form is OpenedForm)
-                .Select(element => new OpenedElement(element, (OpenedForm)element.Form, element.MadeAs<OpenedMaking>()!))
+                .Elements.Where(element =>
+                    element.MadeAs<OpenedMaking>()?.FileId == fileId && element.Form is OpenedForm
+                )
+                .Select(element => new OpenedElement(
+                    element,
+                    (OpenedForm)element.Form,
+                    element.MadeAs<OpenedMaking>()!
+                ))
                 .OrderBy(block => block.Making.Place),
         ];
 

@@ -29,10 +29,12 @@ public sealed record JoinOpened : Edit
             }
             blocks.Add(found.Value);
         }
-        blocks = [.. blocks.OrderBy(block => block.Making.Place).ThenBy(block => block.Element.Id, StringComparer.Ordinal)];
+        blocks =
+        [
+            .. blocks.OrderBy(block => block.Making.Place).ThenBy(block => block.Element.Id, StringComparer.Ordinal),
+        ];
         var first = blocks[0];
-        return
-            blocks.Exists(block => block.Making.FileId != first.Making.FileId)
+        return blocks.Exists(block => block.Making.FileId != first.Making.FileId)
                 ? Unfit("They come from different files; blocks of one file can be joined.")
             : blocks.Exists(block => block.Making.ThreadId != first.Making.ThreadId)
                 ? Unfit("They are sewn with different threads; give them one first.")
@@ -63,7 +65,10 @@ public sealed record JoinOpened : Edit
             },
         };
         var kept = project.With(joined);
-        return new RemoveElements { ElementIds = [.. blocks.Skip(1).Select(block => block.Element.Id)] }.Apply(kept, context);
+        return new RemoveElements { ElementIds = [.. blocks.Skip(1).Select(block => block.Element.Id)] }.Apply(
+            kept,
+            context
+        );
     }
 
     /// <summary>A block of the file whose place is between those that are joined.</summary>

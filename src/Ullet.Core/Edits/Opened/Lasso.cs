@@ -24,7 +24,11 @@ internal static class Lasso
         }
         if (places.Any(number => !double.IsFinite(number) || Math.Abs(number) > 10_000))
         {
-            return new Refusal("lasso-broken", "lasso", "A place of the lasso is no number, or lies more than 10 m away.");
+            return new Refusal(
+                "lasso-broken",
+                "lasso",
+                "A place of the lasso is no number, or lies more than 10 m away."
+            );
         }
         var ring = Ring.Of([
             .. Enumerable.Range(0, places.Length / 2).Select(i => new Point(places[2 * i], places[(2 * i) + 1])),

@@ -1,5 +1,3 @@
-using System.Collections.Immutable;
-using Ullet.Core.Geometry;
 using Ullet.Core.Layers;
 using Ullet.Core.Makings;
 using Ullet.Core.Pipeline;
@@ -33,12 +31,7 @@ public sealed record LayBetween : Edit
             .LastOrDefault(other => other.Making.Place < block.Making.Place && !other.Making.IsResting)
             is { } before
         && before.Making.After is [.., { IsUnsaid: true }]
-            ? project.With(
-                before.Element with
-                {
-                    Making = before.Making with { After = before.Making.After[..^1] },
-                }
-            )
+            ? project.With(before.Element with { Making = before.Making with { After = before.Making.After[..^1] } })
             : project;
 
     private Result<Project> Put(Project project, OpenedElement block)
@@ -49,7 +42,11 @@ public sealed record LayBetween : Edit
         }
         if (block.Making.Before.Length >= OpenedMaking.MostHands)
         {
-            return new Refusal("too-many", "hands", $"A block takes up to {OpenedMaking.MostHands} hand steps before it.");
+            return new Refusal(
+                "too-many",
+                "hands",
+                $"A block takes up to {OpenedMaking.MostHands} hand steps before it."
+            );
         }
         if ((ClothId is null ? UsualCloths.Of(project) : project.FindCloth(ClothId)) is not { } cloth)
         {
@@ -78,7 +75,15 @@ public sealed record LayBetween : Edit
                     Check = "Check that it covers the line all round and lies flat before you press start.",
                     Changes =
                     [
-                        new OpenedLaid($"laid{block.Making.Place}", cloth.Name, cloth.Id, true, false, LayerRole.Outer, [area]),
+                        new OpenedLaid(
+                            $"laid{block.Making.Place}",
+                            cloth.Name,
+                            cloth.Id,
+                            true,
+                            false,
+                            LayerRole.Outer,
+                            [area]
+                        ),
                     ],
                 };
         project = Said(project, block);

@@ -1,7 +1,6 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Projects;
 using Ullet.Core.Recovery;
-using Ullet.Core.Stitches;
 
 namespace Ullet.Core.Edits;
 
@@ -22,7 +21,11 @@ internal static class LiveCloth
         {
             Stages = new StageSettings
             {
-                Placement = new RunSettings { ThreadId = threadOf(piece.Placement), Off = IsPlaced(piece) && piece.Placement is null },
+                Placement = new RunSettings
+                {
+                    ThreadId = threadOf(piece.Placement),
+                    Off = IsPlaced(piece) && piece.Placement is null,
+                },
                 Cover = cover,
             },
         };
@@ -37,9 +40,10 @@ internal static class LiveCloth
                     ThreadId = threadOf(piece.Tack),
                     Off = hasTack && piece.Tack is null,
                     Kind = piece.TackKind,
-                    Inset = piece.Tack is not null && Math.Abs(piece.TackInset - usual) > SameInset && piece.TackInset >= 0
-                        ? Math.Round(piece.TackInset, 2)
-                        : null,
+                    Inset =
+                        piece.Tack is not null && Math.Abs(piece.TackInset - usual) > SameInset && piece.TackInset >= 0
+                            ? Math.Round(piece.TackInset, 2)
+                            : null,
                 },
             },
         };
@@ -68,7 +72,10 @@ internal static class LiveCloth
                 return set with
                 {
                     Width = Math.Round(width, 2),
-                    Spacing = cover.Kind == CoverKind.Satin ? Math.Clamp(Math.Round(cover.Spacing, 2), 0.3, 0.8) : Math.Round(cover.Spacing, 2),
+                    Spacing =
+                        cover.Kind == CoverKind.Satin
+                            ? Math.Clamp(Math.Round(cover.Spacing, 2), 0.3, 0.8)
+                            : Math.Round(cover.Spacing, 2),
                     InsideShare = Math.Round(Math.Clamp(isBeneath ? outside : 1 - outside, 0.3, 0.9), 3),
                     Compensation = compensation == preset ? null : Math.Round(compensation, 2),
                 };
@@ -79,7 +86,11 @@ internal static class LiveCloth
                     Width = Math.Round(Math.Clamp(cover.Width, 2, 7), 2),
                     UnitLength = Length(cover.Spacing),
                     InsideShare = Math.Round(
-                        Math.Clamp(isBeneath ? cover.Outside / cover.Width : 1 - (cover.Outside / cover.Width), 0.3, 0.9),
+                        Math.Clamp(
+                            isBeneath ? cover.Outside / cover.Width : 1 - (cover.Outside / cover.Width),
+                            0.3,
+                            0.9
+                        ),
                         3
                     ),
                 };

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ullet.Core.Applique;
 using Ullet.Core.Geometry;
 using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
@@ -88,7 +87,10 @@ public sealed record MakeLive : Edit
         {
             return wrong;
         }
-        var last = project.Elements.Select((each, i) => (each, i)).Last(pair => blocks.Any(block => block.Element.Id == pair.each.Id)).i;
+        var last = project
+            .Elements.Select((each, i) => (each, i))
+            .Last(pair => blocks.Any(block => block.Element.Id == pair.each.Id))
+            .i;
         var resting = project.Elements.Select(each =>
             blocks.FirstOrDefault(block => block.Element.Id == each.Id) is { } block
                 ? each with

@@ -1,9 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Opened;
-using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
-using Ullet.Core.Recovery;
 
 namespace Ullet.Core.Edits;
 
@@ -26,10 +24,13 @@ public sealed record OpenStitches : Edit
 
     public override Result<Project> Apply(Project project, EditContext context) =>
         context.Designs.Find(Token, Reading) is not { } design
-            ? new Refusal("import-unknown", "token", "That stitch file is not known any more, or can't be read so; choose it again.")
-            : OpenedBlocks.Check(design) is { } no
-                ? no
-                : Opened(project, design);
+            ? new Refusal(
+                "import-unknown",
+                "token",
+                "That stitch file is not known any more, or can't be read so; choose it again."
+            )
+        : OpenedBlocks.Check(design) is { } no ? no
+        : Opened(project, design);
 
     /// <summary>Says why a design can't be opened, or null.</summary>
     public static Refusal? Check(StitchDesign design) => OpenedBlocks.Check(design);
@@ -49,11 +50,7 @@ public sealed record OpenStitches : Edit
             );
         }
         var file = new OpenedFile($"o{project.NextNumber}", Name, Token, Reading) { Sizes = Sizes };
-        project = project with
-        {
-            NextNumber = project.NextNumber + 1,
-            OpenedFiles = project.OpenedFiles.Add(file),
-        };
+        project = project with { NextNumber = project.NextNumber + 1, OpenedFiles = project.OpenedFiles.Add(file) };
         (project, var stuff) = OpenedStuff.Brought(project, design);
         var group = design.Blocks.Length > 1 ? $"g{project.NextNumber}" : null;
         var made = OpenedBlocks.Of(design, file, stuff, project.NextNumber, group);

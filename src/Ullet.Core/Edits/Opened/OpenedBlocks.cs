@@ -21,7 +21,12 @@ internal static class OpenedBlocks
         var box = design.Bounds();
         return design.Blocks.IsEmpty || points == 0
                 ? new Refusal("stitches-none", "token", "There is no stitch in this file.")
-            : points < 2 ? new Refusal("stitches-none", "token", "There is only one needle point in this file; nothing is sewn by it.")
+            : points < 2
+                ? new Refusal(
+                    "stitches-none",
+                    "token",
+                    "There is only one needle point in this file; nothing is sewn by it."
+                )
             : design.Blocks.Length > StitchDesign.MostBlocks
                 ? new Refusal(
                     "blocks-too-many",
@@ -98,12 +103,13 @@ internal static class OpenedBlocks
     private static Point Move(StitchDesign design, OpenedReading reading) =>
         reading.IsCentred ? (Point.Zero - design.Bounds().Centre).Rounded(NeedlePack.Grid) : Point.Zero;
 
-    private static IReadOnlyList<OpenedPoint> Moved(ImmutableArray<OpenedPoint> points, Point move) =>
+    private static ImmutableArray<OpenedPoint> Moved(ImmutableArray<OpenedPoint> points, Point move) =>
         move == Point.Zero ? points : [.. points.Select(point => point with { At = point.At + move })];
 
     private static string NameOf(DesignBlock block, int number, OpenedRole role)
     {
-        var own = block.Name is { Length: > 0 } name && Limits.CheckName(name, "") is null ? PlainText.Line(name) : null;
+        var own =
+            block.Name is { Length: > 0 } name && Limits.CheckName(name, "") is null ? PlainText.Line(name) : null;
         var words = block.Words is { Length: > 0 and < 40 } said ? said : OpenedRoleTable.Of(role).Words;
         var full = own is null ? $"Block {number + 1}" : $"{own}, {words}";
         return full.Length <= Limits.LongestName ? full : full[..Limits.LongestName];

@@ -11,6 +11,8 @@ internal static class OpenedNames
 
     private static string With(string name, string tail)
     {
-        return name.Length + tail.Length <= Limits.LongestName ? name + tail : name[..(Limits.LongestName - tail.Length)] + tail;
+        return name.Length + tail.Length <= Limits.LongestName
+            ? name + tail
+            : name[..(Limits.LongestName - tail.Length)] + tail;
     }
 }

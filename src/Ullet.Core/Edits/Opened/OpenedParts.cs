@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
-using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Core.Stitches;

@@ -45,11 +45,7 @@ internal static class PatternClips
         }
         var design = DesignOfProgram.Of(program with { Steps = steps.ToImmutable() });
         var file = new OpenedFile($"o{project.NextNumber}", project.Title, "", new OpenedReading());
-        project = project with
-        {
-            NextNumber = project.NextNumber + 1,
-            OpenedFiles = project.OpenedFiles.Add(file),
-        };
+        project = project with { NextNumber = project.NextNumber + 1, OpenedFiles = project.OpenedFiles.Add(file) };
         (project, var stuff) = OpenedStuff.Brought(project, design);
         var made = OpenedBlocks.Of(design, file, stuff, project.NextNumber, null);
         return (project with { NextNumber = project.NextNumber + made.Length + 1 }, made);

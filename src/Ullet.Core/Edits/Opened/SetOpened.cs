@@ -26,8 +26,12 @@ public sealed record SetOpened : Edit
     {
         var name = NameOf(before, ElementIds);
         return Role is { } role ? $"{name}: {OpenedRoleTable.Of(role).Words}"
-            : IsFree is { } free ? free ? $"Let {name} be sewn anywhere" : $"Keep {name} in the file’s order"
-            : IsResting is { } resting ? resting ? $"Keep {name} without sewing" : $"Sew {name} again"
+            : IsFree is { } free
+                ? free ? $"Let {name} be sewn anywhere"
+                    : $"Keep {name} in the file’s order"
+            : IsResting is { } resting
+                ? resting ? $"Keep {name} without sewing"
+                    : $"Sew {name} again"
             : $"Turn the direction of {name}";
     }
 

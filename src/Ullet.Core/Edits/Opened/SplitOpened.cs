@@ -66,7 +66,8 @@ public sealed record SplitOpened : Edit
                 SplitWhere.Trims => $"{block.Element.Name} has no trim at which it could be split.",
                 SplitWhere.Jumps => $"{block.Element.Name} has no jump at which it could be split.",
                 SplitWhere.Point => "There is no stitch on one side of that needle point.",
-                SplitWhere.Lasso => $"The lasso goes round all of {block.Element.Name}, or round none of its needle points.",
+                SplitWhere.Lasso =>
+                    $"The lasso goes round all of {block.Element.Name}, or round none of its needle points.",
             }
         )
         {
@@ -125,7 +126,11 @@ public sealed record SplitOpened : Edit
                 );
             }
         }
-        return new Refusal("split-point", "at", $"{block.Element.Name} has {stitches:N0} needle points; there is none with that number.");
+        return new Refusal(
+            "split-point",
+            "at",
+            $"{block.Element.Name} has {stitches:N0} needle points; there is none with that number."
+        );
     }
 
     private Result<List<ImmutableArray<OpenedPoint>>> ByLasso(OpenedElement block) =>

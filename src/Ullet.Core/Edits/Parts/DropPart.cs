@@ -26,13 +26,17 @@ public sealed record DropPart : Edit
     /// <summary>True to sew it with the project's own threads where one is near in colour; false to bring its threads along.</summary>
     public bool TakesNearThreads { get; init; } = true;
 
-    public override string Label(Project before) => Replaces.IsDefaultOrEmpty ? "Drop a part" : $"Replace {NameOf(before, Replaces)}";
+    public override string Label(Project before) =>
+        Replaces.IsDefaultOrEmpty ? "Drop a part" : $"Replace {NameOf(before, Replaces)}";
 
     public override Result<Project> Apply(Project project, EditContext context)
     {
         if (context.Parts.Find(PartId) is not { } part)
         {
-            return new Refusal("part-unknown", "partId", "That part is not on the shelf any more.") { Kind = RefusalKind.NotFound };
+            return new Refusal("part-unknown", "partId", "That part is not on the shelf any more.")
+            {
+                Kind = RefusalKind.NotFound,
+            };
         }
         if (LiesOn is { } under && project.Find(under) is null)
         {
@@ -72,9 +76,10 @@ public sealed record DropPart : Edit
         var box = added.Aggregate(Box.Empty, (all, element) => all.Union(Bands.BoxOf(element, context)));
         var to = room?.Centre ?? new Point(X ?? 0, Y ?? 0);
         // The size of what it takes the place of: as large as fits into its room.
-        var factor = room is { } place && box.Width > 0 && box.Height > 0
-            ? Math.Min(place.Width / box.Width, place.Height / box.Height)
-            : 1;
+        var factor =
+            room is { } place && box.Width > 0 && box.Height > 0
+                ? Math.Min(place.Width / box.Width, place.Height / box.Height)
+                : 1;
         foreach (var element in added)
         {
             var moved = element.Box with
@@ -114,13 +119,23 @@ public sealed record DropPart : Edit
         if (!own.IsEmpty)
         {
             // Its steps stand in the user's order where the first of the old ones did.
-            var steps = sheet.Steps.Where(step => added.Exists(element => element.Id == step.OwnerId)).Select(step => step.Key);
-            var place = own.Select((key, i) => (key, i)).FirstOrDefault(pair => Replaces.Contains(pair.key.OwnerId), (default, own.Length)).i;
+            var steps = sheet
+                .Steps.Where(step => added.Exists(element => element.Id == step.OwnerId))
+                .Select(step => step.Key);
+            var place = own.Select((key, i) => (key, i))
+                .FirstOrDefault(pair => Replaces.Contains(pair.key.OwnerId), (default, own.Length))
+                .i;
             swapped = swapped with
             {
-                RunSheet = swapped.RunSheet with { Sequence = own.InsertRange(place, steps.Where(key => !own.Contains(key))) },
+                RunSheet = swapped.RunSheet with
+                {
+                    Sequence = own.InsertRange(place, steps.Where(key => !own.Contains(key))),
+                },
             };
         }
-        return new RemoveElements { ElementIds = Replaces, Dependents = DependentsFate.Release }.Apply(swapped, context);
+        return new RemoveElements { ElementIds = Replaces, Dependents = DependentsFate.Release }.Apply(
+            swapped,
+            context
+        );
     }
 }

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Ullet.Core.Makings;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
@@ -19,7 +18,8 @@ internal static class NearThreads
                 .. clip.Threads.Select(thread =>
                     project
                         .Threads.Where(own => own.Kind == thread.Kind && Apart(own.Colour, thread.Colour) <= Near)
-                        .MinBy(own => Apart(own.Colour, thread.Colour)) is { } near
+                        .MinBy(own => Apart(own.Colour, thread.Colour))
+                        is { } near
                         ? near with
                         {
                             Id = thread.Id,
@@ -37,9 +37,10 @@ internal static class NearThreads
         return Math.Sqrt(((2 * red * red) + (4 * green * green) + (3 * blue * blue)) / 3.0);
     }
 
-    private static (int R, int G, int B) Parts(string colour) =>
-        (Hex(colour, 1), Hex(colour, 3), Hex(colour, 5));
+    private static (int R, int G, int B) Parts(string colour) => (Hex(colour, 1), Hex(colour, 3), Hex(colour, 5));
 
     private static int Hex(string colour, int at) =>
-        int.TryParse(colour.AsSpan(at, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var number) ? number : 0;
+        int.TryParse(colour.AsSpan(at, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var number)
+            ? number
+            : 0;
 }

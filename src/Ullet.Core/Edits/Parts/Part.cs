@@ -1,10 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Geometry;
-using Ullet.Core.Layers;
-using Ullet.Core.Makings;
-using Ullet.Core.Opened;
 using Ullet.Core.Pipeline;
-using Ullet.Core.Program;
 using Ullet.Core.Projects;
 
 namespace Ullet.Core.Edits;
@@ -52,11 +48,22 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
             .Then(clip => (Result<Clip>)Sewn(clip))
             .Then(clip =>
             {
-                var box = clip.Elements.Aggregate(Box.Empty, (all, element) => all.Union(Bands.BoxOf(element, context)));
+                var box = clip.Elements.Aggregate(
+                    Box.Empty,
+                    (all, element) => all.Union(Bands.BoxOf(element, context))
+                );
                 return box.IsEmpty
-                    ? new Refusal("part-empty", "elementIds", "Nothing of what is selected takes any room; there is no part to keep.")
+                    ? new Refusal(
+                        "part-empty",
+                        "elementIds",
+                        "Nothing of what is selected takes any room; there is no part to keep."
+                    )
                     : (Result<Part>)
-                        new Part(PlainText.Line(name), [.. tags.Select(PlainText.Line).Where(tag => tag.Length > 0)], clip)
+                        new Part(
+                            PlainText.Line(name),
+                            [.. tags.Select(PlainText.Line).Where(tag => tag.Length > 0)],
+                            clip
+                        )
                         {
                             Width = Math.Round(box.Width, 1),
                             Height = Math.Round(box.Height, 1),
@@ -90,7 +97,8 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
         };
 
     internal static Refusal? CheckTags(ImmutableArray<string> tags) =>
-        tags.Length > MostTags ? new Refusal("tags-too-many", "tags", $"A part takes up to {MostTags} tags; {tags.Length} were given.")
+        tags.Length > MostTags
+            ? new Refusal("tags-too-many", "tags", $"A part takes up to {MostTags} tags; {tags.Length} were given.")
         : tags.FirstOrDefault(tag => tag.Length > LongestTag) is { } tag
             ? new Refusal(
                 "tag-too-long",
@@ -106,7 +114,11 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
         return ground?.Name ?? "";
     }
 
-    private static ImmutableArray<string> HandsOf(Project project, IReadOnlyCollection<string> ids, EditContext context) =>
+    private static ImmutableArray<string> HandsOf(
+        Project project,
+        IReadOnlyCollection<string> ids,
+        EditContext context
+    ) =>
         [
             .. context
                 .Evaluator.Evaluate(project, context.Cancellation)

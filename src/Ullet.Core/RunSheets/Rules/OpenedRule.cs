@@ -1,4 +1,3 @@
-using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.RunSheets.Rules;

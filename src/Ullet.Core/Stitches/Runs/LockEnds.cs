@@ -79,7 +79,11 @@ public static class LockEnds
             begin++;
         }
         var last = begin + 1;
-        while (last + 1 < most && at(last).DistanceTo(at(last + 1)) <= Longest && at(last - 1).DistanceTo(at(last + 1)) < Same)
+        while (
+            last + 1 < most
+            && at(last).DistanceTo(at(last + 1)) <= Longest
+            && at(last - 1).DistanceTo(at(last + 1)) < Same
+        )
         {
             last++;
         }

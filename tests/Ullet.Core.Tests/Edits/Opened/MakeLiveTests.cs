@@ -60,9 +60,16 @@ public sealed class MakeLiveTests
         var kept = live.Elements.Where(element => element.Making is OpenedMaking).ToList();
         Assert.Equal(3, kept.Count);
         Assert.All(kept, element => Assert.True(element.MadeAs<OpenedMaking>()!.IsResting));
-        var owners = SampleProject.Evaluate(live).RunSheet.Steps.OfType<Core.RunSheets.StitchStep>().Select(step => step.OwnerId).Distinct();
+        var owners = SampleProject
+            .Evaluate(live)
+            .RunSheet.Steps.OfType<Core.RunSheets.StitchStep>()
+            .Select(step => step.OwnerId)
+            .Distinct();
         Assert.Equal([live.Elements.First(element => element.Making is ClothMaking).Id], owners);
-        var gone = SampleProject.Apply(live, new RemoveElements { ElementIds = [.. kept.Select(element => element.Id)] });
+        var gone = SampleProject.Apply(
+            live,
+            new RemoveElements { ElementIds = [.. kept.Select(element => element.Id)] }
+        );
         Assert.Single(gone.Elements);
     }
 
@@ -86,7 +93,10 @@ public sealed class MakeLiveTests
         var opened = OpenedSample.Opened(line, withHands: false);
         var refused = SampleProject.Refused(opened, new MakeLive { ElementIds = [opened.Elements[0].Id] });
         Assert.Equal("live-nothing", refused.Code);
-        Assert.Equal("cut-nothing", SampleProject.Refused(opened, new CutFromStitches { ElementId = opened.Elements[0].Id }).Code);
+        Assert.Equal(
+            "cut-nothing",
+            SampleProject.Refused(opened, new CutFromStitches { ElementId = opened.Elements[0].Id }).Code
+        );
     }
 
     [Theory]
@@ -106,7 +116,10 @@ public sealed class MakeLiveTests
         var match = evaluated.CheckedOn.BorderOf(element)!;
         Assert.InRange(match.Covered, 0.999, 1);
         Assert.InRange(match.Bite, 1.2, 2.6);
-        Assert.DoesNotContain(evaluated.Findings, finding => finding.Code == "cut-uncovered" && finding.Level == Core.Findings.FindingLevel.Stop);
+        Assert.DoesNotContain(
+            evaluated.Findings,
+            finding => finding.Code == "cut-uncovered" && finding.Level == Core.Findings.FindingLevel.Stop
+        );
     }
 
     [Fact]
@@ -122,7 +135,10 @@ public sealed class MakeLiveTests
     public void EdgeRound_GoesRoundEveryNeedlePoint_AtItsDistance()
     {
         var opened = OpenedSample.Opened(Source(Method.RawEdge, CoverKind.RawEdge), withHands: false);
-        var edged = SampleProject.Apply(opened, new EdgeRound { ElementIds = [.. opened.Elements.Select(element => element.Id)], Distance = 5 });
+        var edged = SampleProject.Apply(
+            opened,
+            new EdgeRound { ElementIds = [.. opened.Elements.Select(element => element.Id)], Distance = 5 }
+        );
         var edge = edged.Elements[0];
         Assert.IsType<ClothMaking>(edge.Making);
         var area = SampleProject.Evaluate(edged).Outlines[edge.Id].Flatten();
@@ -143,8 +159,14 @@ public sealed class MakeLiveTests
         var found = SampleProject.Evaluate(twice).Findings.Where(finding => finding.Code == "opened-hidden").ToList();
         Assert.Equal(3, found.Count);
         Assert.All(found, finding => Assert.Null(finding.Mend));
-        var decoration = SampleProject.Apply(twice, new SetOpened { ElementIds = [twice.Elements[2].Id], Role = OpenedRole.Decoration });
-        var offered = SampleProject.Evaluate(decoration).Findings.Where(finding => finding.Code == "opened-hidden" && finding.Mend is not null).ToList();
+        var decoration = SampleProject.Apply(
+            twice,
+            new SetOpened { ElementIds = [twice.Elements[2].Id], Role = OpenedRole.Decoration }
+        );
+        var offered = SampleProject
+            .Evaluate(decoration)
+            .Findings.Where(finding => finding.Code == "opened-hidden" && finding.Mend is not null)
+            .ToList();
         Assert.Equal(twice.Elements[2].Id, Assert.Single(offered).ElementId);
     }
 
@@ -168,8 +190,15 @@ public sealed class MakeLiveTests
     /// <summary>How far the live outline lies from the sewn one where that is farthest, mm.</summary>
     private static double Distance(Project source, Project live)
     {
-        var meant = SampleProject.Evaluate(source).Pieces.Single().Line.Flatten().SelectMany(region => region.Rings).ToList();
-        var found = new SegmentIndex(SampleProject.Evaluate(live).Pieces.Single().Outline.Flatten().SelectMany(region => region.Rings));
+        var meant = SampleProject
+            .Evaluate(source)
+            .Pieces.Single()
+            .Line.Flatten()
+            .SelectMany(region => region.Rings)
+            .ToList();
+        var found = new SegmentIndex(
+            SampleProject.Evaluate(live).Pieces.Single().Outline.Flatten().SelectMany(region => region.Rings)
+        );
         return meant.SelectMany(ring => ring.Points).Max(at => found.Nearest(at, 50)!.Value.DistanceTo(at));
     }
 }

@@ -33,7 +33,10 @@ public sealed class OpenStitchesTests
             after.Steps.OfType<ProgramHands>().Select(hands => (hands.Kind, hands.Text, hands.HoopOff))
         );
         var laid = after.Steps.OfType<ProgramHands>().SelectMany(hands => hands.Changes).OfType<LayerLaid>().ToList();
-        Assert.Contains(laid, layer => layer.Cloth.Name == "beet cotton" && layer.Area.Sum(region => region.Area) > 3000);
+        Assert.Contains(
+            laid,
+            layer => layer.Cloth.Name == "beet cotton" && layer.Area.Sum(region => region.Area) > 3000
+        );
     }
 
     [Fact]
@@ -48,7 +51,10 @@ public sealed class OpenStitchesTests
     {
         OpenedRole[] meant = [OpenedRole.Placement, OpenedRole.TackDown, OpenedRole.Cover];
         var told = OpenedSample.Opened(Source).Elements.Select(element => element.MadeAs<OpenedMaking>()!).ToList();
-        var guessed = OpenedSample.Opened(Source, withHands: false).Elements.Select(element => element.MadeAs<OpenedMaking>()!).ToList();
+        var guessed = OpenedSample
+            .Opened(Source, withHands: false)
+            .Elements.Select(element => element.MadeAs<OpenedMaking>()!)
+            .ToList();
         Assert.Equal(meant, told.Select(making => making.Role));
         Assert.Equal(meant, guessed.Select(making => making.Role));
         Assert.All(told, making => Assert.Null(making.Sureness));
@@ -87,8 +93,13 @@ public sealed class OpenStitchesTests
     {
         var design = OpenedSample.Design(Source, withHands: false);
         design = design with { Blocks = [.. design.Blocks.Select(block => block with { StopAfter = false })] };
-        var opened = new OpenStitches { Token = "file", Name = "stranger" }.Apply(SampleProject.Empty(), OpenedSample.Knowing(design)).Value;
-        var finding = Assert.Single(SampleProject.Evaluate(opened).Findings, found => found.Code == "opened-hands-missing");
+        var opened = new OpenStitches { Token = "file", Name = "stranger" }
+            .Apply(SampleProject.Empty(), OpenedSample.Knowing(design))
+            .Value;
+        var finding = Assert.Single(
+            SampleProject.Evaluate(opened).Findings,
+            found => found.Code == "opened-hands-missing"
+        );
         var mended = SampleProject.Apply(opened, MendEdits.Of(finding.Mend!, opened));
         Assert.DoesNotContain(SampleProject.Evaluate(mended).Findings, found => found.Code == "opened-hands-missing");
         Assert.True(Program(mended).Steps.OfType<ProgramStitches>().First().StopAfter);
@@ -102,7 +113,12 @@ public sealed class OpenStitchesTests
     {
         var opened = OpenedSample.Opened(Source);
         var cover = opened.Elements[^1];
-        var scaled = opened.With(cover with { Box = cover.Box with { Width = cover.Box.Width * factor, Height = cover.Box.Height * factor } });
+        var scaled = opened.With(
+            cover with
+            {
+                Box = cover.Box with { Width = cover.Box.Width * factor, Height = cover.Box.Height * factor },
+            }
+        );
         var found = SampleProject.Evaluate(scaled).Findings.FirstOrDefault(finding => finding.Code == "opened-scaled");
         Assert.Equal(level, found?.Level);
     }
@@ -112,7 +128,12 @@ public sealed class OpenStitchesTests
     {
         var opened = OpenedSample.Opened(Source);
         var placement = opened.Elements[0];
-        var scaled = opened.With(placement with { Box = placement.Box with { Width = placement.Box.Width * 1.5, Height = placement.Box.Height * 1.5 } });
+        var scaled = opened.With(
+            placement with
+            {
+                Box = placement.Box with { Width = placement.Box.Width * 1.5, Height = placement.Box.Height * 1.5 },
+            }
+        );
         var (before, after) = (OpenedSample.Sewn(opened)[0], OpenedSample.Sewn(scaled)[0]);
         Assert.InRange(after.Length / (double)before.Length, 1.3, 1.6);
         Assert.All(Lengths(after), length => Assert.InRange(length, 0, 3.2));
@@ -122,14 +143,35 @@ public sealed class OpenStitchesTests
     [Fact]
     public void NoDesign_IsRefusedAndChangesNothing()
     {
-        Assert.Equal("import-unknown", SampleProject.Refused(Source, new OpenStitches { Token = "other", Name = "x" }).Code);
-        Refused(new StitchDesign("one", [Block(new OpenedPoint(OpenedMove.Stitch, Point.Zero))], Threads), "stitches-none");
+        Assert.Equal(
+            "import-unknown",
+            SampleProject.Refused(Source, new OpenStitches { Token = "other", Name = "x" }).Code
+        );
         Refused(
-            new StitchDesign("far", [Block(new OpenedPoint(OpenedMove.Stitch, Point.Zero), new OpenedPoint(OpenedMove.Stitch, new Point(5000, 0)))], Threads),
+            new StitchDesign("one", [Block(new OpenedPoint(OpenedMove.Stitch, Point.Zero))], Threads),
+            "stitches-none"
+        );
+        Refused(
+            new StitchDesign(
+                "far",
+                [
+                    Block(
+                        new OpenedPoint(OpenedMove.Stitch, Point.Zero),
+                        new OpenedPoint(OpenedMove.Stitch, new Point(5000, 0))
+                    ),
+                ],
+                Threads
+            ),
             "stitches-too-large"
         );
-        var many = Block(new OpenedPoint(OpenedMove.Stitch, Point.Zero), new OpenedPoint(OpenedMove.Stitch, new Point(5, 0)));
-        Refused(new StitchDesign("many", [.. Enumerable.Repeat(many, StitchDesign.MostBlocks + 1)], Threads), "blocks-too-many");
+        var many = Block(
+            new OpenedPoint(OpenedMove.Stitch, Point.Zero),
+            new OpenedPoint(OpenedMove.Stitch, new Point(5, 0))
+        );
+        Refused(
+            new StitchDesign("many", [.. Enumerable.Repeat(many, StitchDesign.MostBlocks + 1)], Threads),
+            "blocks-too-many"
+        );
         Refused(
             new StitchDesign("colours", [many], [.. Enumerable.Repeat(Threads[0], StitchDesign.MostThreads + 1)]),
             "threads-too-many"
@@ -150,7 +192,10 @@ public sealed class OpenStitchesTests
 
     private static void Refused(StitchDesign design, string code)
     {
-        var refused = new OpenStitches { Token = "file", Name = "x" }.Apply(SampleProject.Empty(), OpenedSample.Knowing(design));
+        var refused = new OpenStitches { Token = "file", Name = "x" }.Apply(
+            SampleProject.Empty(),
+            OpenedSample.Knowing(design)
+        );
         Assert.False(refused.IsOk);
         Assert.Equal(code, refused.Refusal!.Code);
     }
@@ -158,7 +203,12 @@ public sealed class OpenStitchesTests
     private static StitchProgram Program(Project project) => SampleProject.Evaluate(project).Hoopings[0].Program;
 
     private static List<bool> Stops(StitchProgram program) =>
-        [.. program.Steps.OfType<ProgramStitches>().Where(step => step.Commands.Length > 0).Select(step => step.StopAfter)];
+        [
+            .. program
+                .Steps.OfType<ProgramStitches>()
+                .Where(step => step.Commands.Length > 0)
+                .Select(step => step.StopAfter),
+        ];
 
     private static IEnumerable<double> Lengths(IReadOnlyList<NeedleCommand> commands) =>
         commands

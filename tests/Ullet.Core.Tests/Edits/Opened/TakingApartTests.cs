@@ -17,11 +17,22 @@ public sealed class TakingApartTests
     [Fact]
     public void SplitAtAPoint_SewsTheSameStitches_AndJoinedAgainIsOneBlock()
     {
-        var split = SampleProject.Apply(Opened, new SplitOpened { ElementId = Cover.Id, Where = SplitWhere.Point, At = 200 });
+        var split = SampleProject.Apply(
+            Opened,
+            new SplitOpened
+            {
+                ElementId = Cover.Id,
+                Where = SplitWhere.Point,
+                At = 200,
+            }
+        );
         Assert.Equal(Opened.Elements.Length + 1, split.Elements.Length);
         Assert.Equal(Points(Opened), Points(split));
         Assert.Empty(SampleProject.Evaluate(split).RunSheet.Order.Broken);
-        var joined = SampleProject.Apply(split, new JoinOpened { ElementIds = [split.Elements[^2].Id, split.Elements[^1].Id] });
+        var joined = SampleProject.Apply(
+            split,
+            new JoinOpened { ElementIds = [split.Elements[^2].Id, split.Elements[^1].Id] }
+        );
         Assert.Equal(Opened.Elements.Length, joined.Elements.Length);
         Assert.Equal(OpenedSample.Sewn(Opened), OpenedSample.Sewn(joined));
     }
@@ -41,18 +52,47 @@ public sealed class TakingApartTests
         var (left, right) = (Wall(split, split.Elements[^2]), Wall(split, split.Elements[^1]));
         Assert.All(left, at => Assert.True(at.X <= 0.75));
         Assert.All(right, at => Assert.True(at.X >= -0.75));
-        Assert.Superset(left.Concat(right).ToHashSet().Intersect(Wall(Opened, Cover)).ToHashSet(), Wall(Opened, Cover).ToHashSet());
+        Assert.Superset(
+            left.Concat(right).ToHashSet().Intersect(Wall(Opened, Cover)).ToHashSet(),
+            Wall(Opened, Cover).ToHashSet()
+        );
     }
 
     [Fact]
     public void SplitWhereNothingIs_SaysWhy()
     {
         var placement = Opened.Elements[0].Id;
-        Assert.Equal("split-nothing", SampleProject.Refused(Opened, new SplitOpened { ElementId = placement, Where = SplitWhere.Jumps }).Code);
-        Assert.Equal("split-point", SampleProject.Refused(Opened, new SplitOpened { ElementId = placement, Where = SplitWhere.Point, At = 99_999 }).Code);
+        Assert.Equal(
+            "split-nothing",
+            SampleProject.Refused(Opened, new SplitOpened { ElementId = placement, Where = SplitWhere.Jumps }).Code
+        );
+        Assert.Equal(
+            "split-point",
+            SampleProject
+                .Refused(
+                    Opened,
+                    new SplitOpened
+                    {
+                        ElementId = placement,
+                        Where = SplitWhere.Point,
+                        At = 99_999,
+                    }
+                )
+                .Code
+        );
         Assert.Equal(
             "lasso-empty",
-            SampleProject.Refused(Opened, new SplitOpened { ElementId = placement, Where = SplitWhere.Lasso, Lasso = [1, 2] }).Code
+            SampleProject
+                .Refused(
+                    Opened,
+                    new SplitOpened
+                    {
+                        ElementId = placement,
+                        Where = SplitWhere.Lasso,
+                        Lasso = [1, 2],
+                    }
+                )
+                .Code
         );
     }
 
@@ -78,7 +118,10 @@ public sealed class TakingApartTests
             var project = Random(random);
             var block = project.Elements[0];
             var lasso = Circle(random);
-            var erase = new EraseOpened { ElementIds = [block.Id], Lasso = lasso }.Apply(project, SampleProject.Context);
+            var erase = new EraseOpened { ElementIds = [block.Id], Lasso = lasso }.Apply(
+                project,
+                SampleProject.Context
+            );
             var area = new AreaIndex([new Region(Ring.Of(Places(lasso)), [])]);
             var kept = Wall(project, block).Where(at => !area.Holds(at)).ToHashSet();
             if (!erase.IsOk)
@@ -92,7 +135,10 @@ public sealed class TakingApartTests
             }
             var points = ((OpenedForm)left.Form).Points;
             var own = Wall(erase.Value, left);
-            Assert.True(own.Except(kept).All(at => kept.Any(k => k.DistanceTo(at) <= 0.72)), $"seed {seed}: a point stands far from those kept");
+            Assert.True(
+                own.Except(kept).All(at => kept.Any(k => k.DistanceTo(at) <= 0.72)),
+                $"seed {seed}: a point stands far from those kept"
+            );
             Judge(points, ((OpenedForm)block.Form).Points, seed);
         }
     }
@@ -109,7 +155,10 @@ public sealed class TakingApartTests
     {
         var set = SampleProject.Apply(Opened, new SetOpened { ElementIds = [Cover.Id], Role = OpenedRole.Quilting });
         Assert.Null(set.Find(Cover.Id)!.MadeAs<OpenedMaking>()!.Sureness);
-        Assert.Equal("quilting", SampleProject.Evaluate(set).Hoopings[0].Program.Steps.OfType<ProgramStitches>().Last().Role);
+        Assert.Equal(
+            "quilting",
+            SampleProject.Evaluate(set).Hoopings[0].Program.Steps.OfType<ProgramStitches>().Last().Role
+        );
         var resting = SampleProject.Apply(Opened, new SetOpened { ElementIds = [Cover.Id], IsResting = true });
         Assert.Equal(OpenedSample.Sewn(Opened).Length - 1, OpenedSample.Sewn(resting).Length);
     }
@@ -117,7 +166,10 @@ public sealed class TakingApartTests
     [Fact]
     public void CopiesOfBlocks_HaveAnOpeningOfTheirOwn()
     {
-        var copied = SampleProject.Apply(Opened, new DuplicateElements { ElementIds = [.. Opened.Elements.Select(element => element.Id)] });
+        var copied = SampleProject.Apply(
+            Opened,
+            new DuplicateElements { ElementIds = [.. Opened.Elements.Select(element => element.Id)] }
+        );
         Assert.Equal(2, copied.OpenedFiles.Length);
         Assert.Empty(SampleProject.Evaluate(copied).RunSheet.Order.Broken);
     }
@@ -141,7 +193,9 @@ public sealed class TakingApartTests
             }
             var (from, to) = (points[i - 1].At, points[i].At);
             Assert.True(
-                known.Contains((from, to)) || from.DistanceTo(to) <= 0.72 || (i > 2 && known.Contains((points[i - 2].At, to))),
+                known.Contains((from, to))
+                    || from.DistanceTo(to) <= 0.72
+                    || (i > 2 && known.Contains((points[i - 2].At, to))),
                 $"seed {seed}: a stitch of {from.DistanceTo(to):0.00} mm that was not there"
             );
         }
@@ -184,7 +238,9 @@ public sealed class TakingApartTests
                 },
             ]
         );
-        return new OpenStitches { Token = "file", Name = "random" }.Apply(SampleProject.Empty(), OpenedSample.Knowing(design)).Value;
+        return new OpenStitches { Token = "file", Name = "random" }
+            .Apply(SampleProject.Empty(), OpenedSample.Knowing(design))
+            .Value;
     }
 
     private static ImmutableArray<double> Circle(Random random)
@@ -214,6 +270,11 @@ public sealed class TakingApartTests
     {
         var form = (OpenedForm)element.Form;
         var map = OpenedFrame.Map(form, element.Box);
-        return [.. form.Points.Where(point => point.Move == OpenedMove.Stitch).Select(point => map.Apply(point.At).Rounded(0.01))];
+        return
+        [
+            .. form
+                .Points.Where(point => point.Move == OpenedMove.Stitch)
+                .Select(point => map.Apply(point.At).Rounded(0.01)),
+        ];
     }
 }

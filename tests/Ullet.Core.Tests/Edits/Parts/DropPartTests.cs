@@ -16,7 +16,10 @@ public sealed class DropPartTests
     {
         var dropped = Dropped(SampleProject.With(new StarShape(), 100, 100), All(Opened));
         var steps = SampleProject.Evaluate(dropped).RunSheet.Steps;
-        var own = dropped.Elements.Where(element => element.Making is OpenedMaking).Select(element => element.Id).ToHashSet();
+        var own = dropped
+            .Elements.Where(element => element.Making is OpenedMaking)
+            .Select(element => element.Id)
+            .ToHashSet();
         Assert.Equal(3, own.Count);
         Assert.Equal(2, steps.OfType<HandStep>().Count(step => own.Contains(step.OwnerId)));
         Assert.Single(dropped.Cloths, cloth => cloth.Name == "beet cotton");
@@ -26,8 +29,21 @@ public sealed class DropPartTests
     [Fact]
     public void ADroppedPart_StandsWhereItIsAsked_AboveWhatItLiesOn()
     {
-        var into = SampleProject.Apply(SampleProject.With(new StarShape(), 100, 100), SampleProject.Add(new LeafShape(), 10, 10));
-        var dropped = Drop(into, new DropPart { PartId = "part", X = 12, Y = -7, LiesOn = into.Elements[0].Id }, All(Opened));
+        var into = SampleProject.Apply(
+            SampleProject.With(new StarShape(), 100, 100),
+            SampleProject.Add(new LeafShape(), 10, 10)
+        );
+        var dropped = Drop(
+            into,
+            new DropPart
+            {
+                PartId = "part",
+                X = 12,
+                Y = -7,
+                LiesOn = into.Elements[0].Id,
+            },
+            All(Opened)
+        );
         Assert.IsType<OpenedMaking>(dropped.Elements[1].Making);
         Assert.IsType<ClothMaking>(dropped.Elements[^1].Making);
         Assert.InRange(dropped.Elements[1].Box.X, 11.9, 12.1);
@@ -57,7 +73,18 @@ public sealed class DropPartTests
     {
         var near = SampleProject.With(new StarShape()) with
         {
-            Threads = [.. SampleProject.Empty().Threads.Select(thread => thread with { Name = thread.Name + " here", Colour = Shifted(thread.Colour) })],
+            Threads =
+            [
+                .. SampleProject
+                    .Empty()
+                    .Threads.Select(thread =>
+                        thread with
+                        {
+                            Name = thread.Name + " here",
+                            Colour = Shifted(thread.Colour),
+                        }
+                    ),
+            ],
         };
         var taken = Drop(near, new DropPart { PartId = "part" }, All(Opened));
         Assert.Equal(near.Threads.Length, taken.Threads.Length);
@@ -69,7 +96,10 @@ public sealed class DropPartTests
     public void PartsOfAPattern_ComeAsStitchesWithTheHandsBeforeThem()
     {
         var pouch = SampleProject.Apply(SampleProject.Empty(200, 300), new UsePattern { PatternId = "zip-pouch" });
-        var zip = pouch.Elements.Where(element => element.Name == "Zip").Select(element => element.Id).ToImmutableArray();
+        var zip = pouch
+            .Elements.Where(element => element.Name == "Zip")
+            .Select(element => element.Id)
+            .ToImmutableArray();
         Assert.NotEmpty(zip);
         var part = Part.Of(pouch, zip, "Zip", ["zip"], SampleProject.Context).Value;
         var laid = part
@@ -97,7 +127,10 @@ public sealed class DropPartTests
         Assert.Equal("part-unknown", SampleProject.Refused(Opened, new DropPart { PartId = "gone" }).Code);
         var ids = Opened.Elements.Select(element => element.Id).ToList();
         Assert.Equal("name-empty", Part.Of(Opened, ids, "  ", [], SampleProject.Context).Refusal!.Code);
-        Assert.Equal("tag-too-long", Part.Of(Opened, ids, "x", [new string('a', 300)], SampleProject.Context).Refusal!.Code);
+        Assert.Equal(
+            "tag-too-long",
+            Part.Of(Opened, ids, "x", [new string('a', 300)], SampleProject.Context).Refusal!.Code
+        );
         Assert.Equal("nothing-selected", Part.Of(Opened, [], "x", [], SampleProject.Context).Refusal!.Code);
     }
 
@@ -127,7 +160,13 @@ public sealed class DropPartTests
     private static string Shifted(string colour) => $"{colour[..6]}{(colour[6] == 'f' ? 'e' : 'f')}";
 
     private static Part All(Project project) =>
-        Part.Of(project, [.. project.Elements.Select(element => element.Id)], "Heart", ["rose"], SampleProject.Context).Value;
+        Part.Of(
+            project,
+            [.. project.Elements.Select(element => element.Id)],
+            "Heart",
+            ["rose"],
+            SampleProject.Context
+        ).Value;
 
     private static Project Dropped(Project into, Part part) => Drop(into, new DropPart { PartId = "part" }, part);
 

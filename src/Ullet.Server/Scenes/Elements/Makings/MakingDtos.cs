@@ -22,8 +22,7 @@ internal static class MakingDtos
             FilledMakingDtos.Of((FilledMaking)making, element, evaluated),
         [typeof(BastingMaking)] = (making, _, evaluated) => OfBasting((BastingMaking)making, evaluated.Project),
         [typeof(OpenedMaking)] = (making, _, evaluated) => OfOpened((OpenedMaking)making, evaluated.Project),
-        [typeof(CutOnlyMaking)] = (making, element, evaluated) =>
-            OfCutOnly((CutOnlyMaking)making, element, evaluated),
+        [typeof(CutOnlyMaking)] = (making, element, evaluated) => OfCutOnly((CutOnlyMaking)making, element, evaluated),
         [typeof(ZoneMaking)] = (making, _, evaluated) => OfZone((ZoneMaking)making, evaluated),
         [typeof(ConstructionMaking)] = (_, element, evaluated) => OfConstruction(element, evaluated),
     }.ToImmutableDictionary();
