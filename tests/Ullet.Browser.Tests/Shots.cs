@@ -158,7 +158,10 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
     {
         var shelf = Site.Client.GetFromJsonAsync<JsonArray>("/api/projects").GetAwaiter().GetResult();
         var id = (string)shelf!.First(item => (string)item!["title"]! == title)!["id"]!;
-        return Sample($"{title}.ulst", Site.Client.GetStringAsync($"/api/projects/{id}/program.ulst").GetAwaiter().GetResult());
+        return Sample(
+            $"{title}.ulst",
+            Site.Client.GetStringAsync($"/api/projects/{id}/program.ulst").GetAwaiter().GetResult()
+        );
     }
 
     private void Keep(Visitor visitor, string name, bool isMoving = false)

@@ -35,7 +35,12 @@ internal sealed class Sender(Uri address, Tally tally) : IDisposable
     {
         var part = new ByteArrayContent(file);
         part.Headers.ContentType = new MediaTypeHeaderValue("application/octet-stream");
-        return Send(HttpMethod.Post, path, new MultipartFormDataContent { { part, path == "/api/stitches" ? "files" : "file", name } }, input);
+        return Send(
+            HttpMethod.Post,
+            path,
+            new MultipartFormDataContent { { part, path == "/api/stitches" ? "files" : "file", name } },
+            input
+        );
     }
 
     internal Task<(int Status, byte[] Body)> Json(string path, string json, string input) =>

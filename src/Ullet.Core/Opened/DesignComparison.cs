@@ -96,16 +96,22 @@ public sealed record DesignComparison(ImmutableArray<ComparedBlock> Blocks, Immu
         {
             yield return "Blocks are sewn in another order.";
         }
-        foreach (var block in blocks.Where(block => block is { First: not null, Second: not null }))
+        var recoloured = blocks
+            .Where(block => block is { First: not null, Second: not null })
+            .Select(block =>
+                (
+                    Number: block.First!.Value,
+                    Was: first.Threads[first.Blocks[block.First!.Value - 1].Thread],
+                    Is: second.Threads[second.Blocks[block.Second!.Value - 1].Thread]
+                )
+            )
+            .Where(each => each.Was.Colour != each.Is.Colour || each.Was.Name != each.Is.Name)
+            .GroupBy(each => (each.Was, each.Is));
+        foreach (var group in recoloured)
         {
-            var (was, isNow) = (
-                first.Threads[first.Blocks[block.First!.Value - 1].Thread],
-                second.Threads[second.Blocks[block.Second!.Value - 1].Thread]
-            );
-            if (was.Colour != isNow.Colour || was.Name != isNow.Name)
-            {
-                yield return $"Block {block.First} was sewn with {was.Name} ({was.Colour}) and is sewn with {isNow.Name} ({isNow.Colour}).";
-            }
+            var numbers = group.Select(each => each.Number).ToList();
+            var which = numbers.Count == 1 ? $"Block {numbers[0]} was" : $"Blocks {string.Join(", ", numbers)} were";
+            yield return $"{which} sewn with {group.Key.Was.Name} ({group.Key.Was.Colour}), now with {group.Key.Is.Name} ({group.Key.Is.Colour}).";
         }
         if (
             first.Blocks.Sum(block => block.Before.Length) + first.After.Length is var hands

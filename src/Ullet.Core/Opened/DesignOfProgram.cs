@@ -61,6 +61,14 @@ public static class DesignOfProgram
                 );
             }
         }
+        if (blocks.Count > 0 && waiting.Count == 0)
+        {
+            // After the last block nothing more is sewn: nobody has to stop for it.
+            blocks[^1] = blocks[^1] with
+            {
+                StopAfter = false,
+            };
+        }
         return new StitchDesign(
             program.Title,
             blocks.ToImmutable(),

@@ -16,6 +16,9 @@ internal static class StrokeBands
     /// <summary>Cracks between strokes narrower than twice this are none, mm.</summary>
     private const double Crack = 0.2;
 
+    /// <summary>A band's last stroke lies as near to its first where it goes round, mm.</summary>
+    private const double Closes = 1;
+
     /// <summary>A stroke this much shorter than its neighbours is one of relief: it does not reach its side.</summary>
     private const double Short = 0.88;
 
@@ -99,6 +102,13 @@ internal static class StrokeBands
                     // A stroke of relief leaves a dent in its side.
                     Add(parts, strokes[i], strokes[i + 2], strokes[i + 4]);
                 }
+            }
+            if (strokes[^1].DistanceTo(strokes[0]) < Closes || strokes[^1].DistanceTo(strokes[1]) < Closes)
+            {
+                // A band that goes round ends where it began.
+                Add(parts, strokes[^2], strokes[^1], strokes[0]);
+                Add(parts, strokes[^1], strokes[0], strokes[1]);
+                Add(parts, strokes[^2], strokes[^1], strokes[1]);
             }
             widths.AddRange(Enumerable.Repeat(Width(strokes), strokes.Length));
             spacings.AddRange(Enumerable.Repeat(Spacing(strokes), strokes.Length));

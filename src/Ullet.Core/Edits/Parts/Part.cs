@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
+using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
+using Ullet.Core.RunSheets;
 
 namespace Ullet.Core.Edits;
 
@@ -48,6 +50,7 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
             .Then(clip => (Result<Clip>)Sewn(clip))
             .Then(clip =>
             {
+                var evaluated = context.Evaluator.Evaluate(project, context.Cancellation);
                 var box = clip.Elements.Aggregate(
                     Box.Empty,
                     (all, element) => all.Union(Bands.BoxOf(element, context))
@@ -67,8 +70,8 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
                         {
                             Width = Math.Round(box.Width, 1),
                             Height = Math.Round(box.Height, 1),
-                            LiesOn = LiesOnIn(project, box),
-                            Hands = HandsOf(project, elementIds, context),
+                            LiesOn = LiesOnIn(evaluated, elementIds, box),
+                            Hands = HandsOf(evaluated, elementIds),
                         };
             });
     }
@@ -107,22 +110,24 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
             )
         : null;
 
-    /// <summary>The cloth that is uppermost under its middle: the piece that it lies on, else what is hooped.</summary>
-    private static string LiesOnIn(Project project, Box box)
+    /// <summary>The cloth that is uppermost under its middle when its first step comes, before what it lays itself.</summary>
+    private static string LiesOnIn(Evaluated evaluated, IReadOnlyCollection<string> ids, Box box)
     {
-        var ground = project.FindCloth(project.Hooping.TopClothId);
-        return ground?.Name ?? "";
+        var steps = evaluated.RunSheet.Steps;
+        var first = Enumerable.Range(0, steps.Length).FirstOrDefault(i => ids.Contains(steps[i].OwnerId), -1);
+        return first <= 0
+            ? evaluated.Project.FindCloth(evaluated.Project.Hooping.TopClothId)?.Name ?? ""
+            : evaluated
+                .Layers[first - 1]
+                .LastOrDefault(layer => !layer.IsBehind && new AreaIndex(layer.Area).Holds(box.Centre))
+                ?.Cloth.Name
+                ?? "";
     }
 
-    private static ImmutableArray<string> HandsOf(
-        Project project,
-        IReadOnlyCollection<string> ids,
-        EditContext context
-    ) =>
+    private static ImmutableArray<string> HandsOf(Evaluated evaluated, IReadOnlyCollection<string> ids) =>
         [
-            .. context
-                .Evaluator.Evaluate(project, context.Cancellation)
-                .RunSheet.Steps.OfType<RunSheets.HandStep>()
+            .. evaluated
+                .RunSheet.Steps.OfType<HandStep>()
                 .Where(step => ids.Contains(step.OwnerId))
                 .Select(step => step.Work.Text)
                 .Take(20),
