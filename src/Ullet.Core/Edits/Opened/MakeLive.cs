@@ -99,11 +99,12 @@ public sealed record MakeLive : Edit
                 }
                 : each
         );
-        return project with
+        var made = project with
         {
             Elements = [.. resting.Take(last + 1), element, .. resting.Skip(last + 1)],
             NextNumber = project.NextNumber + 1,
         };
+        return HandsLeft.Handed(made, blocks);
     }
 
     private static string? ThreadOf(ImmutableArray<OpenedElement> blocks, RecoveredPiece piece, int? number) =>
