@@ -1,4 +1,5 @@
 import type { Element } from "../../api/elements";
+import { outlineOf } from "../outlines";
 import { isOnLine, paintSewnLine } from "./line";
 import { paintStitches } from "../stitchPainter";
 import type { CanvasMaking } from "./module";
@@ -7,7 +8,9 @@ import type { CanvasMaking } from "./module";
 export const opened: CanvasMaking<"opened"> = {
   paint: (ctx, drawing, element, frame, stepKey) => paintStitches(ctx, drawing, element.id, frame, stepKey),
   mark: paintSewnLine,
-  holds: (probe, element, at, reach) => isOnLine(probe, element, at, Math.max(reach, bodyOf(element))),
+  holds: (probe, element, at, reach) =>
+    isOnLine(probe, element, at, Math.max(reach, bodyOf(element))) ||
+    (element.making.look === "fill" && probe.isPointInPath(outlineOf(element), at.x, at.y)),
   signature: (_, element) => (element.making.isResting ? "resting" : ""),
 };
 

@@ -1,4 +1,5 @@
-import { useState, type ReactNode } from "react";
+import type { ReactNode } from "react";
+import { FilesChooser } from "./FilesChooser";
 
 interface Props {
   /** What the file is, for those who can't see the button. */
@@ -11,23 +12,6 @@ interface Props {
 }
 
 /** Asks for a file of this computer. */
-export function FileChooser({ label, accept, children, onChosen }: Props) {
-  const [chooser, setChooser] = useState<HTMLInputElement | null>(null);
-  return (
-    <>
-      {children(() => chooser?.click())}
-      <input
-        ref={setChooser}
-        type="file"
-        accept={accept}
-        aria-label={label}
-        className="hidden"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = "";
-          if (file) void onChosen(file);
-        }}
-      />
-    </>
-  );
+export function FileChooser({ onChosen, ...rest }: Props) {
+  return <FilesChooser {...rest} isOne onChosen={([file]) => (file ? onChosen(file) : undefined)} />;
 }

@@ -5,13 +5,15 @@ interface Props {
   label: string;
   /** Endings, with commas between. */
   accept: string;
+  /** True where only one can be chosen. */
+  isOne?: boolean;
   /** Draws what opens the chooser. */
   children: (open: () => void) => ReactNode;
   onChosen: (files: File[]) => unknown;
 }
 
 /** Asks for one or several files of this computer. */
-export function FilesChooser({ label, accept, children, onChosen }: Props) {
+export function FilesChooser({ label, accept, isOne = false, children, onChosen }: Props) {
   const [chooser, setChooser] = useState<HTMLInputElement | null>(null);
   return (
     <>
@@ -19,7 +21,7 @@ export function FilesChooser({ label, accept, children, onChosen }: Props) {
       <input
         ref={setChooser}
         type="file"
-        multiple
+        multiple={!isOne}
         accept={accept}
         aria-label={label}
         className="hidden"
