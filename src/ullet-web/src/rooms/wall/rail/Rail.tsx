@@ -68,7 +68,7 @@ export function Rail({ projectId, scene }: Props) {
   return (
     <nav
       aria-label="Verbs"
-      className="flex w-[68px] shrink-0 flex-col items-center gap-0.5 overflow-y-auto border-r border-line bg-white py-1.5"
+      className="flex w-[68px] shrink-0 flex-col items-center gap-0.5 overflow-x-hidden overflow-y-auto border-r border-line bg-white py-1.5"
     >
       <ShapeVerb projectId={projectId} />
       <Verb icon={Type} label="Letters" onClick={() => setAsked("letters")} />
@@ -107,7 +107,7 @@ export function Rail({ projectId, scene }: Props) {
       <ZoneVerb projectId={projectId} />
       <MapVerb />
       <Verb icon={Image} label="Mock-up" onClick={() => setAsked("mockUp")} />
-      <div className="mt-auto flex flex-col items-center">
+      <div className="mt-auto grid grid-cols-2 place-items-center">
         <IconButton label="Zoom in" keys="+" side="right" onClick={() => wallEvents.zoom(1.25)}>
           <ZoomIn size={19} aria-hidden />
         </IconButton>
