@@ -35,6 +35,7 @@ public static class DocumentCheck
             .Concat(project.HoopingChoices.SelectMany(HoopingCheck.Of))
             .Concat(Ids(project))
             .Concat(project.Cloths.SelectMany(cloth => Found(cloth.Id, false, ClothCheck(cloth))))
+            .Concat(project.OpenedFiles.SelectMany(file => Found(file.Id, false, file.Check())))
             .Concat(project.Colourways.SelectMany(own => Found(own.Id, false, ColourwayCheck(own))))
             .Concat(
                 project.Threads.SelectMany(thread =>

@@ -1,13 +1,11 @@
 using Ullet.Core.Projects;
+using Ullet.Core.Recovery;
 
 namespace Ullet.Core.Findings;
 
 /// <summary>Names a shape cut for opened stitches whose edge does not lie safely under their border.</summary>
 internal sealed class CutUnderBorderCheck : ICheck
 {
-    /// <summary>Cutter and hands lay an edge this far off, mm: 0.2 and 0.5.</summary>
-    internal const double Off = 0.7;
-
     public IEnumerable<Finding> Run(FindingInput input)
     {
         foreach (var element in input.Project.Elements)
@@ -28,7 +26,7 @@ internal sealed class CutUnderBorderCheck : ICheck
                         + "or take its shape off the stitches again."
                 );
             }
-            else if (Math.Min(match.Bite, match.Outside) < Off)
+            else if (!match.Holds)
             {
                 yield return new Finding(
                     "cut-uncovered",
@@ -36,7 +34,7 @@ internal sealed class CutUnderBorderCheck : ICheck
                     element.Id,
                     match.At,
                     $"{border} reaches {match.Bite:0.0} mm inside the edge of {element.Name} and {match.Outside:0.0} mm outside it at the worst place; "
-                        + $"cutter and hands may lay it {Off:0.0} mm off."
+                        + $"cutter and hands may lay it {BorderMatch.LaidOff:0.0} mm off."
                 );
             }
         }

@@ -15,6 +15,7 @@ internal static class OpenedHandsCheck
         var texts = new[] { hands.Text, hands.Warning ?? "", hands.Check ?? "" };
         return texts.Any(text => text.Length > OpenedHands.LongestText)
                 ? Wrong($"a text has more than {OpenedHands.LongestText:N0} characters")
+            : hands.Changes.IsDefault ? Wrong("its changes of layers are missing")
             : hands.Changes.Length > OpenedHands.MostChanges
                 ? Wrong($"a hand step changes more than {OpenedHands.MostChanges} layers")
             : hands.Changes.Select(OfChange).FirstOrDefault(no => no is not null);
@@ -23,6 +24,7 @@ internal static class OpenedHandsCheck
     private static Refusal? OfChange(OpenedChange change) =>
         change.Layer.Length > 40 || !change.Layer.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_')
             ? Wrong("the name of a layer is none")
+        : change.Areas.IsDefault ? Wrong("an area is missing")
         : change.Areas.Any(area => area.Rings.IsDefaultOrEmpty || area.Rings.Any(IsBroken))
             ? Wrong("an area has fewer than three places, or a place that is none")
         : change.Areas.Sum(area => area.Rings.Sum(ring => ring.Length / 2)) > OpenedArea.MostPlaces

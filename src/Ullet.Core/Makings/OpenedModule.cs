@@ -56,6 +56,22 @@ internal sealed class OpenedModule : MakingModule<OpenedMaking>
 
     private protected override OpenedMaking AsFirstSet(OpenedMaking making) => making;
 
+    private protected override OpenedMaking Cleaned(OpenedMaking making) =>
+        making with
+        {
+            Words = making.Words is { } words && PlainText.Line(words) is { Length: > 0 } clean ? clean : null,
+            Before = [.. making.Before.Select(Cleaned)],
+            After = [.. making.After.Select(Cleaned)],
+        };
+
+    private static OpenedHands Cleaned(OpenedHands hands) =>
+        hands with
+        {
+            Text = PlainText.Line(hands.Text),
+            Warning = hands.Warning is { } warning ? PlainText.Line(warning) : null,
+            Check = hands.Check is { } check ? PlainText.Line(check) : null,
+        };
+
     private protected override ImmutableArray<SewnThing> Things(OpenedMaking making, MakingInput input)
     {
         var (element, project) = (input.Element, input.Project);

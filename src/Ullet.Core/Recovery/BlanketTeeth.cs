@@ -7,22 +7,18 @@ namespace Ullet.Core.Recovery;
 /// <summary>Parts a blanket stitch into its spine and its teeth.</summary>
 internal static class BlanketTeeth
 {
-    /// <summary>The spine's needle points, and each tooth with its length (mm) and its side.</summary>
-    internal static (ImmutableArray<Point> Spine, List<(double Length, bool IsRight)> Teeth) Of(
-        ImmutableArray<Point> core
-    )
+    /// <summary>The spine's needle points, and the length of each tooth, mm.</summary>
+    internal static (ImmutableArray<Point> Spine, List<double> Teeth) Of(ImmutableArray<Point> core)
     {
         var strides = Strides.Of(core);
         var spine = ImmutableArray.CreateBuilder<Point>();
-        var teeth = new List<(double, bool)>();
+        var teeth = new List<double>();
         for (var i = 0; i < core.Length; i++)
         {
             Budget.Spend();
             if (strides[i] == Stride.Return)
             {
-                var (root, tip) = (core[i - 1], core[i]);
-                var on = i + 2 < core.Length ? core[i + 2] - root : root - core[Math.Max(0, i - 2)];
-                teeth.Add((root.DistanceTo(tip), Point.Cross(on, tip - root) > 0));
+                teeth.Add(core[i - 1].DistanceTo(core[i]));
                 continue;
             }
             if (spine.Count == 0 || spine[^1].DistanceTo(core[i]) > Strides.SameHole)
@@ -67,7 +63,7 @@ internal static class BlanketTeeth
     /// <summary>The share of teeth that are as long as most.</summary>
     internal static double Share(ImmutableArray<ImmutableArray<Point>> cores)
     {
-        var lengths = cores.SelectMany(core => Of(core).Teeth).Select(tooth => tooth.Length).ToList();
+        var lengths = cores.SelectMany(core => Of(core).Teeth).ToList();
         if (lengths.Count == 0)
         {
             return 0;

@@ -136,22 +136,16 @@ public static class BlockReader
     private static BlockReading Blanket(ImmutableArray<ImmutableArray<Point>> cores)
     {
         var lines = ImmutableArray.CreateBuilder<RunLine>();
-        var (teeth, right, all) = (new List<double>(), 0, 0);
+        var teeth = new List<double>();
         foreach (var core in cores)
         {
             var (spine, found) = BlanketTeeth.Of(core);
             lines.AddRange(RunLines.Of(spine));
-            foreach (var (length, isRight) in found)
-            {
-                teeth.Add(length);
-                right += isRight ? 1 : 0;
-                all++;
-            }
+            teeth.AddRange(found);
         }
         return new BlockReading(OpenedLook.Blanket, lines.ToImmutable(), BlanketTeeth.Band(cores))
         {
             Teeth = StrokeBands.Median(teeth),
-            TeethRight = right * 2 > all,
         };
     }
 

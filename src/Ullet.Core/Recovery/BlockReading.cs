@@ -13,9 +13,6 @@ public sealed record BlockReading(OpenedLook Look, ImmutableArray<RunLine> Lines
     /// <summary>How long the teeth of a blanket stitch are, mm; 0 for anything else.</summary>
     public double Teeth { get; init; }
 
-    /// <summary>True where the teeth lie to the right of the spine as it runs.</summary>
-    public bool TeethRight { get; init; }
-
     /// <summary>The needle points of lines and units, without what holds the thread's ends; none of anything else.</summary>
     public ImmutableArray<Point> Places { get; init; } = [];
 

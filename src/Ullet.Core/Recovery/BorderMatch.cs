@@ -11,6 +11,12 @@ namespace Ullet.Core.Recovery;
 /// <param name="Covered">The share of the edge that lies under the border.</param>
 public sealed record BorderMatch(double Bite, double Outside, Point At, double Covered)
 {
+    /// <summary>Cutter and hands lay an edge this far off, mm: 0.2 and 0.5.</summary>
+    public const double LaidOff = 0.7;
+
+    /// <summary>True where the border hides the edge however it is laid.</summary>
+    public bool Holds => Math.Min(Bite, Outside) >= LaidOff;
+
     /// <summary>How far apart places are asked, mm.</summary>
     private const double Apart = 1;
 

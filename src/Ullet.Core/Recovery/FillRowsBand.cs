@@ -54,14 +54,7 @@ internal static class FillRowsBand
     }
 
     private static ImmutableArray<Region> Moved(ImmutableArray<Region> regions, Point by) =>
-        [
-            .. regions.Select(region => new Region(
-                Moved(region.Shell, by),
-                [.. region.Holes.Select(hole => Moved(hole, by))]
-            )),
-        ];
-
-    private static Ring Moved(Ring ring, Point by) => new([.. ring.Points.Select(point => point + by)]);
+        [.. regions.Select(region => RegionMap.On(region, Affine.Translate(by.X, by.Y)))];
 
     private static double Length(ImmutableArray<Point> core) =>
         core.Zip(core.Skip(1), (from, to) => from.DistanceTo(to)).Sum();

@@ -19,8 +19,8 @@ internal static class MotifAlong
     /// <summary>A unit goes this far to each side of its middle at least, mm.</summary>
     private const double Swing = 0.25;
 
-    /// <summary>Width across the outline and reach outside it, mm; the length of a unit where it can be told, else 0.</summary>
-    internal static (double Width, double Outside, double Length)? Of(ImmutableArray<Point> places, Region area)
+    /// <summary>Width across the outline and reach outside it, mm.</summary>
+    internal static (double Width, double Outside)? Of(ImmutableArray<Point> places, Region area)
     {
         if (places.Length < 8)
         {
@@ -48,7 +48,7 @@ internal static class MotifAlong
         }
         found.Sort();
         var (outside, deep) = (-found[(int)(found.Count * Edge)], found[^(1 + (int)(found.Count * Edge))]);
-        return (outside + deep, outside, 0);
+        return (outside + deep, outside);
     }
 
     /// <summary>How often the needle goes out and in again: once a unit.</summary>

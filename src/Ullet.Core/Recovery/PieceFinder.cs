@@ -26,6 +26,9 @@ public sealed class PieceFinder
     /// <summary>Lines inside an outline that is narrow in places vary no more, mm.</summary>
     private const double WidestSpread = 1.6;
 
+    /// <summary>A spine no farther inside the outline was meant to clear it, mm.</summary>
+    private const double ClearsEdge = 0.4;
+
     /// <summary>No tack-down lies farther inside, mm.</summary>
     private const double DeepestTack = 4;
 
@@ -271,12 +274,22 @@ public sealed class PieceFinder
                     return null;
                 }
                 var (spine, _) = Rings.Offset(area, rings);
-                // A blanket that begins well inside the outline holds the cloth; a cover's spine clears the edge.
-                if (spine > 0.4)
+                // Well inside the outline a spine holds the cloth, unless its teeth reach out over the edge.
+                var isMirrored = spine > ClearsEdge;
+                if (isMirrored && BandAlong(reading.Band, area) is null)
                 {
                     return null;
                 }
-                return new RecoveredCover(block, CoverKind.Blanket, reading.Teeth, reading.StitchLength, -spine);
+                return new RecoveredCover(
+                    block,
+                    CoverKind.Blanket,
+                    reading.Teeth,
+                    reading.StitchLength,
+                    isMirrored ? reading.Teeth - spine : -spine
+                )
+                {
+                    IsMirrored = isMirrored,
+                };
             }
             case OpenedLook.Bean:
                 return BeanAlong(block, area, from);
@@ -284,7 +297,7 @@ public sealed class PieceFinder
                 // A run that keeps its distance is another line along the piece.
                 return Followed(block, area).Count > 0 ? null
                     : MotifAlong.Of(reading.Places, area) is { } along
-                        ? new RecoveredCover(block, CoverKind.Motif, along.Width, along.Length, along.Outside)
+                        ? new RecoveredCover(block, CoverKind.Motif, along.Width, 0, along.Outside)
                     : null;
             case OpenedLook.Fill:
                 return null;

@@ -30,10 +30,10 @@ public sealed record RecoveredPiece(OutlinePart Outline, Method Method, Immutabl
 /// <param name="Block">Its block, by number.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Width">As stitched; of a bean line 0.</param>
-/// <param name="Spacing">Between neighbouring holes of one side, of teeth, or of a line's stitches.</param>
+/// <param name="Spacing">Between neighbouring holes of one side, of teeth, or of a line's stitches; 0 for a motif, whose units are not told apart.</param>
 /// <param name="Outside">How far it reaches outside the outline, as stitched; of a line below 0 where it runs inside.</param>
 public sealed record RecoveredCover(int Block, CoverKind Kind, double Width, double Spacing, double Outside)
 {
-    /// <summary>True where the teeth of a blanket stitch look outwards.</summary>
+    /// <summary>True where the spine of a blanket stitch lies inside the outline and its teeth look outwards.</summary>
     public bool IsMirrored { get; init; }
 }

@@ -11,7 +11,10 @@ namespace Ullet.Core.Tests.Samples;
 /// <summary>Projects that opened what others sew.</summary>
 internal static class OpenedSample
 {
-    /// <summary>An edit's context in which one design is known as "file".</summary>
+    /// <summary>The name its content gives the one known file.</summary>
+    internal static readonly string Token = new('a', 64);
+
+    /// <summary>An edit's context in which one design is known, by <see cref="Token"/>.</summary>
     internal static EditContext Knowing(StitchDesign design) =>
         SampleProject.Context with
         {
@@ -26,7 +29,7 @@ internal static class OpenedSample
     internal static Project OpenedIn(Project into, Project source, bool withHands = true)
     {
         var design = Design(source, withHands);
-        var opened = new OpenStitches { Token = "file", Name = "stranger" }.Apply(into, Knowing(design));
+        var opened = new OpenStitches { Token = Token, Name = "stranger" }.Apply(into, Knowing(design));
         Assert.True(opened.IsOk, opened.Refusal?.Words);
         return opened.Value;
     }
@@ -62,6 +65,6 @@ internal static class OpenedSample
 
     private sealed class One(StitchDesign design) : IStitchDesigns
     {
-        public StitchDesign? Find(string token, OpenedReading reading) => token == "file" ? design : null;
+        public StitchDesign? Find(string token, OpenedReading reading) => token == Token ? design : null;
     }
 }

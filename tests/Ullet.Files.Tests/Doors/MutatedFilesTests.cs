@@ -82,7 +82,7 @@ public sealed class MutatedFilesTests
         StitchDesignFiles
             .Read(file, "own", new OpenedReading())
             .Then(design =>
-                new OpenStitches { Token = "own", Name = "own" }.Apply(
+                new OpenStitches { Token = new string('a', 64), Name = "own" }.Apply(
                     DemoWork.Patch.Project,
                     DemoWork.Context with
                     {

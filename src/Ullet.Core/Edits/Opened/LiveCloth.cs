@@ -85,6 +85,7 @@ internal static class LiveCloth
                 {
                     Width = Math.Round(Math.Clamp(cover.Width, 2, 7), 2),
                     UnitLength = Length(cover.Spacing),
+                    IsMirrored = cover.IsMirrored,
                     InsideShare = Math.Round(
                         Math.Clamp(
                             isBeneath ? cover.Outside / cover.Width : 1 - (cover.Outside / cover.Width),

@@ -37,10 +37,6 @@ public sealed record OpenStitches : Edit
 
     private Result<Project> Opened(Project project, StitchDesign design)
     {
-        if (Limits.CheckName(Name, "The stitch file") is { } wrong)
-        {
-            return wrong;
-        }
         if (project.OpenedFiles.Length >= OpenedFile.Most)
         {
             return new Refusal(
@@ -50,6 +46,10 @@ public sealed record OpenStitches : Edit
             );
         }
         var file = new OpenedFile($"o{project.NextNumber}", Name, Token, Reading) { Sizes = Sizes };
+        if (file.Check() is { } wrong)
+        {
+            return wrong;
+        }
         project = project with { NextNumber = project.NextNumber + 1, OpenedFiles = project.OpenedFiles.Add(file) };
         (project, var stuff) = OpenedStuff.Brought(project, design);
         var group = design.Blocks.Length > 1 ? $"g{project.NextNumber}" : null;

@@ -32,12 +32,14 @@ internal sealed class SeatedCopies
         var hands = ImmutableArray.CreateBuilder<UserHandStep>();
         var steps = ImmutableArray.CreateBuilder<StepOverride>();
         var (cloths, threads) = (master.Cloths, master.Threads);
+        var files = ImmutableArray.CreateBuilder<OpenedFile>();
         for (var seat = 0; seat < _orders.Count; seat++)
         {
             var project = _orders[seat].Order.Project;
             cloths = cloths.AddRange(project.Cloths.Where(cloth => cloths.All(known => known.Id != cloth.Id)));
             threads = threads.AddRange(project.Threads.Where(thread => threads.All(known => known.Id != thread.Id)));
             var by = _middles[seat] - _orders[seat].Order.DesignBounds().Centre;
+            files.AddRange(project.OpenedFiles.Select(file => file with { Id = Own(seat, file.Id) }));
             elements.AddRange(project.Elements.Select(element => Seated(element, seat, by)));
             hands.AddRange(project.RunSheet.Hands.Where(IsOfOne).Select(hand => Seated(hand, seat, by)));
             steps.AddRange(
@@ -56,6 +58,7 @@ internal sealed class SeatedCopies
             FillIns = [],
             Cloths = cloths,
             Threads = threads,
+            OpenedFiles = files.ToImmutable(),
             Elements = elements.ToImmutable(),
             Seats =
             [
@@ -137,7 +140,16 @@ internal sealed class SeatedCopies
                 .Order.Project.Threads.ToDictionary(thread => thread.Id, thread => thread.Id, StringComparer.Ordinal),
             _orders[seat]
                 .Order.Project.Elements.ToDictionary(own => own.Id, own => Own(seat, own.Id), StringComparer.Ordinal)
-        );
+        )
+        {
+            // The order and the layers of an opened file are each seat's own.
+            Files = _orders[seat]
+                .Order.Project.OpenedFiles.ToDictionary(
+                    file => file.Id,
+                    file => Own(seat, file.Id),
+                    StringComparer.Ordinal
+                ),
+        };
         var renamed = NamedIds.Renamed(element, ids);
         var name = $"{_orders[seat].Number} · {element.Name}";
         return renamed with

@@ -10,6 +10,9 @@ public sealed record OpenedForm(string Needle) : Form
 {
     private ImmutableArray<OpenedPoint> _points;
 
+    /// <summary>A box, kept as one reference: forms are read from several threads.</summary>
+    private object? _bounds;
+
     /// <summary>The points in the file's own mm; none where the text can't be read.</summary>
     [JsonIgnore]
     public ImmutableArray<OpenedPoint> Points =>
@@ -18,9 +21,11 @@ public sealed record OpenedForm(string Needle) : Form
     /// <summary>The box of all places that the needle goes into, file's mm; empty for none.</summary>
     [JsonIgnore]
     public Box Bounds =>
-        Points
-            .Where(point => point.Move == OpenedMove.Stitch)
-            .Aggregate(Box.Empty, (box, point) => box.Including(point.At));
+        (Box)(
+            _bounds ??= Points
+                .Where(point => point.Move == OpenedMove.Stitch)
+                .Aggregate(Box.Empty, (box, point) => box.Including(point.At))
+        );
 
     /// <summary>A form of points.</summary>
     public static OpenedForm Of(IReadOnlyList<OpenedPoint> points) => new(NeedlePack.Pack(points));

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Projects;
 
@@ -17,6 +18,25 @@ public sealed record OpenedFile(string Id, string Name, string Asset, OpenedRead
 
     /// <summary>The same design in other sizes, this one among them; none for a file that came alone.</summary>
     public ImmutableArray<OpenedSize> Sizes { get; init; } = [];
+
+    /// <summary>Says what is wrong with it, or null.</summary>
+    public Refusal? Check() =>
+        Limits.CheckName(Name, "The stitch file")
+        ?? (
+            Sizes.IsDefault || Sizes.Length > MostSizes
+                ? new Refusal("sizes-too-many", "sizes", $"A design is opened in up to {MostSizes} sizes.")
+                : null
+        )
+        ?? Sizes.Select(size => Limits.CheckName(size.Name, "A size of the design")).FirstOrDefault(no => no is not null)
+        ?? (
+            Sizes.Select(size => size.Asset).Append(Asset).All(IsAsset)
+                ? null
+                : new Refusal("file-broken", "openedFiles", $"{Name} names a kept file that can't be one.")
+        );
+
+    /// <summary>The hash of a kept file, or nothing for what was lifted out of a pattern.</summary>
+    private static bool IsAsset(string asset) =>
+        asset.Length == 0 || (asset.Length == 64 && asset.All(char.IsAsciiHexDigitLower));
 }
 
 /// <summary>One size of a design.</summary>

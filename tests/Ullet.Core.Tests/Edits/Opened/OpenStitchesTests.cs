@@ -93,7 +93,7 @@ public sealed class OpenStitchesTests
     {
         var design = OpenedSample.Design(Source, withHands: false);
         design = design with { Blocks = [.. design.Blocks.Select(block => block with { StopAfter = false })] };
-        var opened = new OpenStitches { Token = "file", Name = "stranger" }
+        var opened = new OpenStitches { Token = OpenedSample.Token, Name = "stranger" }
             .Apply(SampleProject.Empty(), OpenedSample.Knowing(design))
             .Value;
         var finding = Assert.Single(
@@ -192,7 +192,7 @@ public sealed class OpenStitchesTests
 
     private static void Refused(StitchDesign design, string code)
     {
-        var refused = new OpenStitches { Token = "file", Name = "x" }.Apply(
+        var refused = new OpenStitches { Token = OpenedSample.Token, Name = "x" }.Apply(
             SampleProject.Empty(),
             OpenedSample.Knowing(design)
         );

@@ -238,7 +238,7 @@ public sealed class TakingApartTests
                 },
             ]
         );
-        return new OpenStitches { Token = "file", Name = "random" }
+        return new OpenStitches { Token = OpenedSample.Token, Name = "random" }
             .Apply(SampleProject.Empty(), OpenedSample.Knowing(design))
             .Value;
     }
