@@ -35,9 +35,9 @@ if (args is ["letters"])
     sewn.ForEach(Console.WriteLine);
     return sewn.All(ratio => ratio.Holds || ratio.IsAim) ? 0 : 1;
 }
-if (args is ["looks"])
+if (args is ["roles"])
 {
-    RoleLook.Run().ToList().ForEach(Console.WriteLine);
+    RolesBench.Run().ToList().ForEach(Console.WriteLine);
     return 0;
 }
 if (args is ["recovery", ..])
@@ -109,7 +109,7 @@ if (args is ["icons"])
 if (args.Length > 0)
 {
     Console.Error.WriteLine(
-        $"bench takes ui, icons, carve, demos, doors, edit, engine, plan, start, table or quality; \"{args[0]}\" is none of them."
+        $"bench takes ui, carve, demos, doors, edit, engine, fills, icons, letters, many, orders, plan, quality, recovery, roles, start or table; \"{args[0]}\" is none of them."
     );
     return 1;
 }

@@ -3,6 +3,7 @@ using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
 using Ullet.Core.Geometry;
+using Ullet.Core.Opened;
 using Ullet.Core.Outlines;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
@@ -141,24 +142,9 @@ internal static class RecoveryBench
         }
         var steps = evaluated.Hoopings[0].Program.Steps;
         var blocks = steps.OfType<ProgramStitches>().Where(step => step.Commands.Length > 0).ToList();
-        var readings = blocks.Select(step => BlockReader.Read([.. step.Commands.Select(Bare)])).ToImmutableArray();
-        if (Environment.GetEnvironmentVariable("DUMP") is { } dump && tried.Name.Contains(dump))
-        {
-            foreach (var step in blocks)
-            {
-                Console.WriteLine(
-                    step.Role
-                        + " "
-                        + string.Join(
-                            " ",
-                            step.Commands.Zip(
-                                step.Roles,
-                                (c, r) => $"{c.Kind.ToString()[0]}{r.ToString()[..2]}{c.At.X:0.0#},{c.At.Y:0.0#}"
-                            )
-                        )
-                );
-            }
-        }
+        var readings = blocks
+            .Select(step => BlockReader.Read(DesignOfProgram.Points(step.Commands)))
+            .ToImmutableArray();
         var found = new PieceFinder(readings).Find();
         var withHands = new PieceFinder(readings, i => Between(steps, blocks[i])).Find();
         var best = found.MinBy(each => Distances(piece.Line, each.Outline).Max);
@@ -207,17 +193,6 @@ internal static class RecoveryBench
         );
     }
 
-    private static OpenedPoint Bare(NeedleCommand command) =>
-        new(
-            command.Kind switch
-            {
-                NeedleKind.Stitch => OpenedMove.Stitch,
-                NeedleKind.Jump => OpenedMove.Jump,
-                _ => OpenedMove.Trim,
-            },
-            command.At
-        );
-
     /// <summary>The share of an outline that a found one is near to, and how far it is at most, either way.</summary>
     private static (double Near, double Max) Distances(Outline meant, OutlinePart found)
     {
@@ -240,56 +215,5 @@ internal static class RecoveryBench
         var along = new ArcLength([.. ring.Points, ring.Points[0]]);
         var count = Math.Max(50, (int)(along.Total / 0.5));
         return Enumerable.Range(0, count).Select(i => along.At(along.Total * i / count));
-    }
-}
-
-/// <summary>Blocks of the demo projects as they look.</summary>
-internal static class RoleLook
-{
-    internal static IEnumerable<string> Run()
-    {
-        var (all, right, unsure) = (0, 0, 0);
-        var context = new EditContext(new Evaluator(new StationCache(), new FontShelf()));
-        foreach (var project in Ullet.Server.Demo.DemoShelf.Projects())
-        {
-            foreach (var hooping in context.Evaluator.Evaluate(project).Hoopings)
-            {
-                var steps = hooping
-                    .Program.Steps.OfType<ProgramStitches>()
-                    .Where(step => step.Commands.Length > 0)
-                    .ToList();
-                var readings = steps
-                    .Select(step =>
-                        BlockReader.Read([
-                            .. step.Commands.Select(c => new OpenedPoint(
-                                c.Kind switch
-                                {
-                                    NeedleKind.Stitch => OpenedMove.Stitch,
-                                    NeedleKind.Jump => OpenedMove.Jump,
-                                    _ => OpenedMove.Trim,
-                                },
-                                c.At
-                            )),
-                        ])
-                    )
-                    .ToImmutableArray();
-                var roles = RoleGuess.Of(readings, [.. steps.Select(step => step.StopAfter)]);
-                for (var i = 0; i < steps.Count; i++)
-                {
-                    var form = project.Find(steps[i].Key.OwnerId)?.Form;
-                    var meant =
-                        RoleWords.Of(steps[i].Role)
-                        ?? (form is TextForm ? OpenedRole.Lettering : OpenedRole.Decoration);
-                    all++;
-                    right += meant == roles[i].Role ? 1 : 0;
-                    unsure += roles[i].IsUnsure ? 1 : 0;
-                    if (meant != roles[i].Role || roles[i].IsUnsure)
-                    {
-                        yield return $"{project.Title, -22} {steps[i].Role, -18} {steps[i].OwnerName, -22} {readings[i].Look} {meant} {roles[i]}";
-                    }
-                }
-            }
-        }
-        yield return $"{all} blocks, {100.0 * right / all:0.0} % right, {100.0 * unsure / all:0.0} % unsure";
     }
 }
