@@ -51,7 +51,7 @@ public static class DesignOfProgram
             else if (program.Steps[i] is ProgramStitches { Commands.Length: > 0 } sewn)
             {
                 blocks.Add(
-                    new DesignBlock([.. sewn.Commands.Select(Point)], sewn.Thread - 1)
+                    new DesignBlock(Points(sewn.Commands), sewn.Thread - 1)
                     {
                         Name = sewn.OwnerName,
                         Words = sewn.Role,
@@ -91,6 +91,10 @@ public static class DesignOfProgram
             SaysAxes = true,
         };
     }
+
+    /// <summary>What a machine is told, as a file would have it: moves and places alone.</summary>
+    public static ImmutableArray<OpenedPoint> Points(ImmutableArray<NeedleCommand> commands) =>
+        [.. commands.Select(Point)];
 
     private static OpenedPoint Point(NeedleCommand command) =>
         new(

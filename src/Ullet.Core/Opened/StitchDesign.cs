@@ -44,6 +44,12 @@ public sealed record StitchDesign(
     /// <summary>True where the file says which way its axes go.</summary>
     public bool SaysAxes { get; init; }
 
+    /// <summary>How long its units were taken to be, mm.</summary>
+    public double MmPerUnit { get; init; } = 1;
+
+    /// <summary>True where its y axis was taken to grow upwards.</summary>
+    public bool IsYUp { get; init; }
+
     /// <summary>All places that the needle goes into, mm.</summary>
     public Box Bounds() =>
         Blocks.Aggregate(

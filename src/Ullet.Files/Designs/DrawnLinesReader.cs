@@ -50,6 +50,8 @@ internal static class DrawnLinesReader
                         LeftOut = drawing.LeftOut,
                         SaysUnit = drawing.MmPerUnit is not null,
                         SaysAxes = true,
+                        MmPerUnit = scale,
+                        IsYUp = up < 0,
                     }
                 )
             );

@@ -162,6 +162,8 @@ public static class TableDesignReader
                         LeftOut = leftOut.ToImmutable(),
                         SaysUnit = columns.SequenceEqual(Enumerable.Range(0, 6)) && reading.Columns is null,
                         SaysAxes = columns.SequenceEqual(Enumerable.Range(0, 6)) && reading.Columns is null,
+                        MmPerUnit = scale,
+                        IsYUp = up < 0,
                     }
                 )
             );

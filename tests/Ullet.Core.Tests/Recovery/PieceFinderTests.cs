@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
 using Ullet.Core.Geometry;
+using Ullet.Core.Opened;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 using Ullet.Core.Recovery;
@@ -118,16 +119,7 @@ public sealed class PieceFinderTests
             }
             else if (step is ProgramStitches { Commands.Length: > 0 } sewn)
             {
-                readings.Add(
-                    BlockReader.Read([
-                        .. sewn.Commands.Select(command => new OpenedPoint(
-                            command.Kind == NeedleKind.Stitch ? OpenedMove.Stitch
-                                : command.Kind == NeedleKind.Jump ? OpenedMove.Jump
-                                : OpenedMove.Trim,
-                            command.At
-                        )),
-                    ])
-                );
+                readings.Add(BlockReader.Read(DesignOfProgram.Points(sewn.Commands)));
                 var laid = waiting.SelectMany(each => each.Changes).OfType<Core.Layers.LayerLaid>().ToList();
                 hands.Add(
                     new HandsBetween(

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ullet.Core.Edits;
+using Ullet.Core.Opened;
 using Ullet.Core.Patterns;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
@@ -23,7 +24,9 @@ public sealed class RoleGuessTests
                 .Program.Steps.OfType<ProgramStitches>()
                 .Where(step => step.Commands.Length > 0)
                 .ToList();
-            var readings = steps.Select(step => BlockReader.Read(Bare(step))).ToImmutableArray();
+            var readings = steps
+                .Select(step => BlockReader.Read(DesignOfProgram.Points(step.Commands)))
+                .ToImmutableArray();
             var roles = RoleGuess.Of(readings, [.. steps.Select(step => step.StopAfter)]);
             for (var i = 0; i < steps.Count; i++)
             {
@@ -76,14 +79,4 @@ public sealed class RoleGuessTests
         yield return SampleProject.With(new StarShape(), method: Method.LaidFirst);
         yield return SampleProject.With(new EllipseShape(), method: Method.RawEdge);
     }
-
-    private static ImmutableArray<OpenedPoint> Bare(ProgramStitches step) =>
-        [
-            .. step.Commands.Select(command => new OpenedPoint(
-                command.Kind == NeedleKind.Stitch ? OpenedMove.Stitch
-                    : command.Kind == NeedleKind.Jump ? OpenedMove.Jump
-                    : OpenedMove.Trim,
-                command.At
-            )),
-        ];
 }

@@ -14,7 +14,10 @@ internal static class HandsLeft
     {
         foreach (var block in blocks)
         {
-            var left = block.Making.Before.Concat(block.Making.After).Where(hands => !IsOfPiece(hands)).ToImmutableArray();
+            var left = block
+                .Making.Before.Concat(block.Making.After)
+                .Where(hands => !IsOfPiece(hands))
+                .ToImmutableArray();
             if (left.IsEmpty)
             {
                 continue;

@@ -11,9 +11,6 @@ namespace Ullet.Core.Edits;
 /// <summary>Blocks of a design as elements.</summary>
 internal static class OpenedBlocks
 {
-    /// <summary>Designs with more needle points are opened without asking what their blocks cover: only how they look.</summary>
-    private const int MostRead = 120_000;
-
     /// <summary>Says why a design can't be opened, or null.</summary>
     internal static Refusal? Check(StitchDesign design)
     {
@@ -64,7 +61,7 @@ internal static class OpenedBlocks
     )
     {
         var move = Move(design, file.Reading);
-        var roles = Roles(design);
+        var roles = DesignRoles.Of(design.Blocks);
         var made = ImmutableArray.CreateBuilder<Element>();
         for (var i = 0; i < design.Blocks.Length; i++)
         {
@@ -120,26 +117,6 @@ internal static class OpenedBlocks
         design.Blocks[block].StopAfter && design.Blocks[block + 1].Before.IsEmpty
             ? [new OpenedHands(HandKind.FreeText, OpenedHands.UnsaidStop)]
             : [];
-
-    private static ImmutableArray<(OpenedLook Look, GuessedRole Guess)> Roles(StitchDesign design)
-    {
-        if (design.Blocks.Sum(block => block.Points.Length) > MostRead)
-        {
-            return
-            [
-                .. design.Blocks.Select(block =>
-                    (BlockReader.LookOf(block.Points), new GuessedRole(OpenedRole.Decoration, 0.2))
-                ),
-            ];
-        }
-        var readings = design.Blocks.Select(block => BlockReader.Read(block.Points)).ToImmutableArray();
-        return
-        [
-            .. readings
-                .Zip(RoleGuess.Of(readings, [.. design.Blocks.Select(block => block.StopAfter)]))
-                .Select(pair => (pair.First.Look, pair.Second)),
-        ];
-    }
 
     private static ImmutableArray<OpenedHands> Hands(
         ImmutableArray<OpenedHands> hands,

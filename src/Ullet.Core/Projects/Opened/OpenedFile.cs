@@ -27,7 +27,9 @@ public sealed record OpenedFile(string Id, string Name, string Asset, OpenedRead
                 ? new Refusal("sizes-too-many", "sizes", $"A design is opened in up to {MostSizes} sizes.")
                 : null
         )
-        ?? Sizes.Select(size => Limits.CheckName(size.Name, "A size of the design")).FirstOrDefault(no => no is not null)
+        ?? Sizes
+            .Select(size => Limits.CheckName(size.Name, "A size of the design"))
+            .FirstOrDefault(no => no is not null)
         ?? (
             Sizes.Select(size => size.Asset).Append(Asset).All(IsAsset)
                 ? null

@@ -76,13 +76,20 @@ public sealed class MakeLiveTests
     [Fact]
     public void Live_HandsThatAreNotThePieces_AreKept()
     {
-        var two = OpenedSample.OpenedIn(OpenedSample.Opened(Source(Method.TrimInTheHoop, CoverKind.Satin)), Source(Method.RawEdge, CoverKind.RawEdge));
+        var two = OpenedSample.OpenedIn(
+            OpenedSample.Opened(Source(Method.TrimInTheHoop, CoverKind.Satin)),
+            Source(Method.RawEdge, CoverKind.RawEdge)
+        );
         var cover = two.Elements[2];
         var bobbin = new OpenedHands(HandKind.ChangeBobbin, "Put the plum bobbin in.");
         var opened = cover.MadeAs<OpenedMaking>()!;
         var with = two.With(cover with { Making = opened with { Before = opened.Before.Add(bobbin) } });
         var live = SampleProject.Apply(with, new MakeLive { ElementIds = [cover.Id] });
-        var texts = SampleProject.Evaluate(live).RunSheet.Steps.OfType<Core.RunSheets.HandStep>().Select(step => step.Work.Text).ToList();
+        var texts = SampleProject
+            .Evaluate(live)
+            .RunSheet.Steps.OfType<Core.RunSheets.HandStep>()
+            .Select(step => step.Work.Text)
+            .ToList();
         Assert.Contains(texts, text => text.Contains("plum bobbin", StringComparison.Ordinal));
         Assert.Single(texts, text => text.Contains("trim beet cotton close", StringComparison.Ordinal));
     }
