@@ -394,13 +394,25 @@ internal sealed class Visitor
         WaitUntilIdle();
     }
 
-    /// <summary>The steps of the run sheet's list, in order.</summary>
-    internal List<string> Steps() =>
-        [
-            .. _driver
-                .FindElements(By.XPath("//section[@aria-label='Steps']//li//span[contains(@class,'truncate')]"))
-                .Select(row => row.Text),
-        ];
+    /// <summary>The steps of the run sheet's list, in order, once the room shows any.</summary>
+    internal List<string> Steps()
+    {
+        List<string> steps = [];
+        Wait(
+            "the run sheet's steps",
+            () =>
+            {
+                steps =
+                [
+                    .. _driver
+                        .FindElements(By.XPath("//section[@aria-label='Steps']//li//span[contains(@class,'truncate')]"))
+                        .Select(row => row.Text),
+                ];
+                return steps.Count > 0;
+            }
+        );
+        return steps;
+    }
 
     /// <summary>A row of the run sheet's list, once it is there.</summary>
     private IWebElement StepRow(string name)

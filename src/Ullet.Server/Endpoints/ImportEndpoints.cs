@@ -4,6 +4,7 @@ using Ullet.Core.Drawings;
 using Ullet.Core.Edits;
 using Ullet.Core.Geometry;
 using Ullet.Core.Pipeline;
+using Ullet.Files.Designs;
 using Ullet.Files.Drawings;
 using Ullet.Files.Fonts;
 using Ullet.Files.Pictures;
@@ -20,6 +21,7 @@ public enum ImportKind
     Drawing,
     Font,
     Picture,
+    Stitches,
 }
 
 /// <summary>What an uploaded file is, and the token that edits and new projects name it by.</summary>
@@ -38,6 +40,9 @@ public sealed record ImportPreview(
     PictureSize? Picture
 )
 {
+    /// <summary>For stitches: what they would be opened as.</summary>
+    public StitchPreview? Stitches { get; init; }
+
     /// <summary>For a project: its title.</summary>
     public string? Title { get; init; }
 
@@ -116,12 +121,19 @@ internal static class ImportEndpoints
             ".ullet" => await OfProject(bytes, name, assets, bench, cancellation),
             ".svg" or ".dxf" => await OfDrawing(bytes, name, assets, bench, cancellation),
             ".ttf" or ".otf" or ".woff" or ".woff2" or ".ttc" => await OfFont(bytes, name, assets, bench, cancellation),
+            var ending when StitchDesignFiles.Endings.Contains(ending.TrimStart('.')) => await OfStitches(
+                bytes,
+                file.FileName,
+                assets,
+                bench,
+                cancellation
+            ),
             ".png" or ".jpg" or ".jpeg" => await OfPicture(bytes, name, assets, bench, cancellation),
             _ => new Refusal(
                 "import-foreign",
                 "file",
-                $"\"{file.FileName}\" can't be opened; choose a drawing (.svg, .dxf), a font (.ttf, .otf), a picture (.png, .jpg) or "
-                    + "an Ullet project file (.ullet)."
+                $"\"{file.FileName}\" can't be opened; choose a drawing (.svg, .dxf), a font (.ttf, .otf), a picture (.png, .jpg), "
+                    + "stitches (.ulst, .csv, .gcode) or an Ullet project file (.ullet)."
             ),
         };
         return preview.IsOk ? TypedResults.Ok(preview.Value) : Problems.Of(preview.Refusal!);
@@ -210,6 +222,27 @@ internal static class ImportEndpoints
         }
         var token = await assets.Keep(AssetStore.PictureKind, bytes, cancellation);
         return new ImportPreview(token, ImportKind.Picture, name, null, null, read.Value);
+    }
+
+    /// <summary>Stitches of one file; several, or the sizes in a zip, go to /api/stitches.</summary>
+    private static async Task<Result<ImportPreview>> OfStitches(
+        byte[] bytes,
+        string name,
+        AssetStore assets,
+        Workbench bench,
+        CancellationToken cancellation
+    )
+    {
+        var preview = StitchUploads.Look(name, bytes, bench);
+        if (!preview.IsOk)
+        {
+            return preview.Refusal!;
+        }
+        await StitchUploads.Keep(preview.Value, bytes, assets, cancellation);
+        return new ImportPreview(preview.Value.Token, ImportKind.Stitches, preview.Value.Name, null, null, null)
+        {
+            Stitches = preview.Value,
+        };
     }
 
     private static Results<Ok<DrawingPreview>, ProblemHttpResult> Preview(

@@ -19,7 +19,9 @@ namespace Ullet.Server.Endpoints;
 /// <param name="Stops">How often the machine stops.</param>
 /// <param name="Blocks">Block by block.</param>
 /// <param name="SaysUnit">True where the file says how long its units are.</param>
+/// <param name="MmPerUnit">How long its units were taken to be.</param>
 /// <param name="SaysAxes">True where it says which way its axes go.</param>
+/// <param name="IsYUp">True where its y axis was taken to grow upwards.</param>
 /// <param name="LeftOut">What could not be read, a sentence each.</param>
 /// <param name="Table">For a table its columns; null for anything else.</param>
 /// <param name="Unread">Why it can't be read as it is asked to be, in a sentence; null where it can.</param>
@@ -33,7 +35,9 @@ public sealed record StitchPreview(
     int Stops,
     ImmutableArray<PreviewBlock> Blocks,
     bool SaysUnit,
+    double MmPerUnit,
     bool SaysAxes,
+    bool IsYUp,
     ImmutableArray<string> LeftOut,
     TableColumns? Table,
     string? Unread
@@ -84,9 +88,6 @@ public sealed record TableColumns(
 /// <summary>Stitch files as previews.</summary>
 internal static class StitchPreviews
 {
-    /// <summary>Designs with more needle points are shown without guessing what their blocks are for.</summary>
-    private const int MostRead = 120_000;
-
     /// <summary>What a file would be opened as, or why it never can be.</summary>
     internal static Result<StitchPreview> Of(string token, string name, byte[] bytes, OpenedReading reading)
     {
@@ -100,15 +101,40 @@ internal static class StitchPreviews
         {
             // A table whose columns nobody has named yet is asked about, not refused.
             return table is not null && read.Refusal!.Code == "stitch-columns"
-                ? new StitchPreview(token, name, kind, 0, 0, 0, 0, [], false, false, [], table, read.Refusal.Words)
+                ? new StitchPreview(
+                    token,
+                    name,
+                    kind,
+                    0,
+                    0,
+                    0,
+                    0,
+                    [],
+                    false,
+                    1,
+                    false,
+                    false,
+                    [],
+                    table,
+                    read.Refusal.Words
+                )
                 : read.Refusal!;
         }
-        return Core.Edits.OpenStitches.Check(read.Value) is { } no
-            ? no
-            : (Result<StitchPreview>)Of(token, name, kind, read.Value, table);
+        return Of(token, name, kind, read.Value, table);
     }
 
-    private static StitchPreview Of(
+    /// <summary>What a file that was read already would be opened as.</summary>
+    internal static Result<StitchPreview> OfRead(
+        string token,
+        byte[] bytes,
+        StitchDesign design,
+        OpenedReading reading
+    ) =>
+        StitchDesignFiles.KindOf(bytes) is { } kind
+            ? Of(token, design.Name, kind, design, kind == DesignKind.Table ? Columns(bytes, reading) : null)
+            : throw new ArgumentException("A design was read from bytes that are none.", nameof(bytes));
+
+    private static Result<StitchPreview> Of(
         string token,
         string name,
         DesignKind kind,
@@ -116,15 +142,12 @@ internal static class StitchPreviews
         TableColumns? table
     )
     {
+        if (Core.Edits.OpenStitches.Check(design) is { } no)
+        {
+            return no;
+        }
         var (box, points) = (design.Bounds(), design.Blocks.Sum(block => block.StitchCount));
-        var readings =
-            points > MostRead
-                ? [.. design.Blocks.Select(block => new BlockReading(BlockReader.LookOf(block.Points), [], null))]
-                : design.Blocks.Select(block => BlockReader.Read(block.Points)).ToImmutableArray();
-        var roles =
-            points > MostRead
-                ? [.. readings.Select(_ => new GuessedRole(OpenedRole.Decoration, 0.2))]
-                : RoleGuess.Of(readings, [.. design.Blocks.Select(block => block.StopAfter)]);
+        var roles = DesignRoles.Of(design.Blocks);
         return new StitchPreview(
             token,
             name,
@@ -135,11 +158,13 @@ internal static class StitchPreviews
             design.Blocks.Count(block => block.StopAfter),
             [
                 .. design.Blocks.Select(
-                    (block, i) => Block(block, i, design.Threads[block.Thread], readings[i].Look, roles[i])
+                    (block, i) => Block(block, i, design.Threads[block.Thread], roles[i].Look, roles[i].Guess)
                 ),
             ],
             design.SaysUnit,
+            design.MmPerUnit,
             design.SaysAxes,
+            design.IsYUp,
             design.LeftOut,
             table,
             null

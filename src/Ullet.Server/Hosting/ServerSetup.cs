@@ -159,6 +159,7 @@ internal static class ServerSetup
         PatternEndpoints.Map(app);
         SketchEndpoints.Map(app);
         StitchEndpoints.Map(app);
+        CompareEndpoints.Map(app);
         PartEndpoints.Map(app);
         HoopEndpoints.Map(app);
         PictureEndpoints.Map(app);

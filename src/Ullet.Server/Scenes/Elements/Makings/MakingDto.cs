@@ -43,7 +43,8 @@ public sealed record CutOnlyMakingDto(string ClothId, double Allowance, BorderDt
 /// <param name="Bite">How far the border reaches inside the edge; below 0 where it misses it.</param>
 /// <param name="Outside">How far it reaches outside.</param>
 /// <param name="Covered">The share of the edge that lies under it.</param>
-public sealed record BorderDto(string Name, double Bite, double Outside, double Covered);
+/// <param name="Holds">True where the border hides the edge however it is laid.</param>
+public sealed record BorderDto(string Name, double Bite, double Outside, double Covered, bool Holds);
 
 /// <summary>Stitches of a file.</summary>
 /// <param name="ThreadId">Null for the project's thread of covers.</param>

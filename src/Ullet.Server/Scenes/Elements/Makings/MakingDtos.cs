@@ -53,7 +53,8 @@ internal static class MakingDtos
                     border.Name,
                     Math.Round(match.Bite, 2),
                     Math.Round(match.Outside, 2),
-                    Math.Round(match.Covered, 3)
+                    Math.Round(match.Covered, 3),
+                    match.Holds
                 )
                 : null
         );

@@ -52,7 +52,7 @@ export function ReadingFields({ preview, reading, onChanged }: Props) {
       {preview.saysUnit ? null : (
         <Choice
           label="The file does not say its unit. One is"
-          value={String(reading.mmPerUnit ?? (preview.format === "drawnLines" ? 25.4 / 96 : 1))}
+          value={String(preview.mmPerUnit)}
           options={UNITS}
           onChosen={(unit) => onChanged({ mmPerUnit: Number(unit) })}
         />
@@ -60,7 +60,7 @@ export function ReadingFields({ preview, reading, onChanged }: Props) {
       {preview.saysAxes ? null : (
         <Choice
           label="Its y axis grows"
-          value={(reading.isYUp ?? preview.format === "needlePaths") ? "up" : "down"}
+          value={preview.isYUp ? "up" : "down"}
           options={[
             { value: "down", label: "downwards, as here" },
             { value: "up", label: "upwards" },
