@@ -4,5 +4,5 @@ import { defineConfig } from "vite";
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { target: "es2023", chunkSizeWarningLimit: 900 },
+  build: { target: "es2023", chunkSizeWarningLimit: 1000 },
 });

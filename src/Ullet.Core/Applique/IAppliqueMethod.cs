@@ -42,6 +42,9 @@ public interface IAppliqueMethod
     /// <summary>What a stage is called in it.</summary>
     string StageWords(StageId id) => StageTable.Of(id).Words;
 
+    /// <summary>What happens in a stage, for somebody who meets it for the first time.</summary>
+    string StageAbout(StageId id) => StageTable.Of(id).About;
+
     /// <summary>How far the cut edge may end up from the outline: inwards and outwards of the cloth that is cut, mm.</summary>
     /// <param name="tackInset">How far inside that cloth the tack-down runs, mm.</param>
     /// <param name="piece">How it is held and how much it is cut larger.</param>

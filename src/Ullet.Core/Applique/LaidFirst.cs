@@ -24,6 +24,11 @@ public sealed class LaidFirst : IAppliqueMethod
 
     public string StageWords(StageId id) => id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
 
+    public string StageAbout(StageId id) =>
+        id == StageId.TackDown
+            ? "One line goes round the piece and sews its cloth to the ground; you trim the cloth outside it."
+            : StageTable.Of(id).About;
+
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         Laying.Trimmed(tackInset, exact);
 

@@ -27,6 +27,11 @@ public sealed class RawEdge : IAppliqueMethod
 
     public string StageWords(StageId id) => id == StageId.Cover ? "holding line" : StageTable.Of(id).Words;
 
+    public string StageAbout(StageId id) =>
+        id == StageId.Cover
+            ? "A threefold line well inside the edge holds the cloth; you trim it a little outside, and its edge frays."
+            : StageTable.Of(id).About;
+
     /// <summary>Scissors follow the outline by eye, as far from the stitching as the inset.</summary>
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         new(exact.Cutting ?? Laying.ScissorsTolerance, exact.Cutting ?? Laying.ScissorsTolerance);

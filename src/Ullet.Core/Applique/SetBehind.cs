@@ -27,6 +27,11 @@ public sealed class SetBehind : IAppliqueMethod
 
     public string StageWords(StageId id) => id == StageId.TackDown ? "outline" : StageTable.Of(id).Words;
 
+    public string StageAbout(StageId id) =>
+        id == StageId.TackDown
+            ? "One line goes round the window and sews the cloth beneath to the ground; you cut the ground away inside it."
+            : StageTable.Of(id).About;
+
     public EdgeShift Shift(double tackInset, AppliqueElement piece, EdgeTolerances exact) =>
         Laying.Trimmed(tackInset, exact);
 

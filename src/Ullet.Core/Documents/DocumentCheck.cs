@@ -37,15 +37,7 @@ public static class DocumentCheck
             .Concat(project.Cloths.SelectMany(cloth => Found(cloth.Id, false, ClothCheck(cloth))))
             .Concat(project.OpenedFiles.SelectMany(file => Found(file.Id, false, file.Check())))
             .Concat(project.Colourways.SelectMany(own => Found(own.Id, false, ColourwayCheck(own))))
-            .Concat(
-                project.Threads.SelectMany(thread =>
-                    Found(
-                        thread.Id,
-                        false,
-                        Limits.CheckName(thread.Name, "The thread") ?? Limits.CheckColour(thread.Colour, "The thread")
-                    )
-                )
-            );
+            .Concat(project.Threads.SelectMany(thread => Found(thread.Id, false, thread.Check())));
     }
 
     /// <summary>Says what is wrong with a cloth, or null.</summary>

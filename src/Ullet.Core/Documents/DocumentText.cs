@@ -16,7 +16,18 @@ public static class DocumentText
             Cloths = Each(project.Cloths, cloth => Renamed(cloth, cloth.Name, name => cloth with { Name = name })),
             Threads = Each(
                 project.Threads,
-                thread => Renamed(thread, thread.Name, name => thread with { Name = name })
+                thread =>
+                    Renamed(
+                        thread,
+                        thread.Name,
+                        name =>
+                            thread with
+                            {
+                                Name = name,
+                                Number = LineOrNone(thread.Number),
+                                Maker = LineOrNone(thread.Maker),
+                            }
+                    )
             ),
             Colourways = Each(project.Colourways, own => Renamed(own, own.Name, name => own with { Name = name })),
             FillIns = Each(project.FillIns, Cleaned),

@@ -25,6 +25,9 @@ public sealed record EditContext(Evaluator Evaluator)
     /// <summary>What is remembered of cutting across projects; nothing unless given.</summary>
     public IKeptCuts KeptCuts { get; init; } = new NoKeptCuts();
 
+    /// <summary>The cloths and threads that a household owns; none unless given.</summary>
+    public IStash Stash { get; init; } = new NoStash();
+
     /// <summary>Ends the edit when nobody waits for it.</summary>
     public CancellationToken Cancellation { get; init; }
 }
@@ -154,6 +157,9 @@ public sealed record EditContext(Evaluator Evaluator)
 [JsonDerivedType(typeof(StayCentred), "stayCentred")]
 [JsonDerivedType(typeof(StraightenStretch), "straightenStretch")]
 [JsonDerivedType(typeof(SwitchStep), "switchStep")]
+[JsonDerivedType(typeof(TakeThread), "takeThread")]
+[JsonDerivedType(typeof(TakeCloth), "takeCloth")]
+[JsonDerivedType(typeof(ResizeDesign), "resizeDesign")]
 [JsonDerivedType(typeof(TouchEdge), "touchEdge")]
 [JsonDerivedType(typeof(TouchLetter), "touchLetter")]
 [JsonDerivedType(typeof(UsePattern), "usePattern")]

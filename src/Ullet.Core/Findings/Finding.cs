@@ -11,7 +11,7 @@ public enum FindingLevel
 }
 
 /// <summary>What a check found.</summary>
-/// <param name="Code">Stable name of the check.</param>
+/// <param name="Code">Stable name of what was found; it has a row in <see cref="FindingTable"/>.</param>
 /// <param name="Level">How bad it is.</param>
 /// <param name="ElementId">The element it is about, or null for the whole design.</param>
 /// <param name="At">Where on the wall, mm, or null.</param>
@@ -26,6 +26,12 @@ public sealed record Finding(
     Mend? Mend = null
 )
 {
+    public string Code
+    {
+        get;
+        init => field = FindingTable.Of(value).Code;
+    } = FindingTable.Of(Code).Code;
+
     /// <summary>Other mends to choose from.</summary>
     public ImmutableArray<Mend> OtherMends { get; init; } = [];
 

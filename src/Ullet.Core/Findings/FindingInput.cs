@@ -130,6 +130,7 @@ public static class Checks
         new ClothOnItselfCheck(),
         new LayerSizeCheck(),
         new ThreadUnusedCheck(),
+        new ThreadsAlikeCheck(),
         new OlderLimitsCheck(),
         new EarlierMakingCheck(),
     ];

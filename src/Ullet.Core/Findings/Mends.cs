@@ -44,6 +44,9 @@ public sealed record SplitMend(string ElementId, bool Across) : Mend("Split it i
 
 public sealed record MirrorFilmMend(string ClothId) : Mend("Mirror it");
 
+/// <summary>Takes one thread wherever another is used.</summary>
+public sealed record ExchangeThreadMend(string FromId, string ToId, string Name) : Mend($"Sew both with {Name}");
+
 /// <summary>Makes a project anew that was made by an earlier making of its pattern.</summary>
 public sealed record MakeAnewMend(string PatternId) : Mend("Make it anew");
 

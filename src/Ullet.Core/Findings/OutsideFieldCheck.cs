@@ -21,9 +21,7 @@ internal sealed class OutsideFieldCheck : ICheck
         var worst = all.MaxBy(p => Math.Max(Math.Abs(p.X) - field.MaxX, Math.Abs(p.Y) - field.MaxY));
         var over = Math.Max(Math.Abs(worst.X) - field.MaxX, Math.Abs(worst.Y) - field.MaxY);
         var fits = design.Width <= field.Width && design.Height <= field.Height;
-        var hoop = Hoop
-            .Catalogue.SelectMany(hoop => new[] { hoop, hoop.Turned() })
-            .FirstOrDefault(hoop => Holds(hoop, design) && hoop != project.Hooping.Hoop.Turned());
+        var hoop = Hoop.SmallestFor(design, hoop => hoop != project.Hooping.Hoop.Turned());
         var mends = ImmutableArray.CreateBuilder<Mend>();
         if (fits)
         {
@@ -31,7 +29,7 @@ internal sealed class OutsideFieldCheck : ICheck
                 new MoveMend(Shift(design.MinX, design.MaxX, field.MaxX), Shift(design.MinY, design.MaxY, field.MaxY))
             );
         }
-        if (Holds(project.Hooping.Hoop.Turned(), design))
+        if (project.Hooping.Hoop.Turned().Holds(design))
         {
             mends.Add(new TurnHoopMend(project.Hooping.Hoop.Turned()));
         }
@@ -56,8 +54,6 @@ internal sealed class OutsideFieldCheck : ICheck
             OtherMends = mends.ToImmutable(),
         };
     }
-
-    private static bool Holds(Hoop hoop, Box design) => Box.Centred(hoop.FieldWidth, hoop.FieldHeight).Contains(design);
 
     /// <summary>How far over, mm; what is less than a tenth is said as such.</summary>
     private static string Over(double mm) => mm < 0.05 ? "less than 0.1 mm" : LengthText.Mm(mm);

@@ -12,14 +12,14 @@ internal sealed class ThreadUnusedCheck : ICheck
         {
             yield break;
         }
-        foreach (var thread in input.Project.Threads.Where(IsAdded).Where(thread => !used.Contains(thread.Name)))
+        foreach (var thread in input.Project.Threads.Where(IsAdded).Where(thread => !used.Contains(thread.Label)))
         {
             yield return new Finding(
                 "thread-unused",
                 FindingLevel.Tip,
                 null,
                 null,
-                $"Nothing is sewn with the thread {thread.Name}."
+                $"Nothing is sewn with the thread {thread.Label}."
             );
         }
     }

@@ -174,5 +174,5 @@ public sealed class ProgramStation : IStation<ProgramInput, StitchProgram>
     }
 
     private static ProgramThread Describe(MachineThread thread, int number) =>
-        new(number, thread.Name, thread.Colour, thread.Kind);
+        new(number, thread.Label, thread.Colour, thread.Kind);
 }

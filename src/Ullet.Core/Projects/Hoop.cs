@@ -31,6 +31,15 @@ public sealed record Hoop(string Name, double FieldWidth, double FieldHeight)
     /// <summary>The inner ring stands this far outside the sewing field, mm; hoops differ a little.</summary>
     public const double RingOutside = 12;
 
+    /// <summary>True when a design lies in its field, mm.</summary>
+    public bool Holds(Box design) => Box.Centred(FieldWidth, FieldHeight).Contains(design);
+
+    /// <summary>The smallest hoop of the trade that takes a design where it lies, upright or sideways; null when none does.</summary>
+    public static Hoop? SmallestFor(Box design, Func<Hoop, bool>? takes = null) =>
+        Catalogue
+            .SelectMany(hoop => new[] { hoop, hoop.Turned() })
+            .FirstOrDefault(hoop => hoop.Holds(design) && takes?.Invoke(hoop) != false);
+
     /// <summary>Where the mark of the hoop's middle lies, mm right of the field's centre; 0 for most hoops.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public double MiddleX { get; init; }

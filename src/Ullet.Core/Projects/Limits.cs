@@ -75,6 +75,16 @@ public static class Limits
             : null;
     }
 
+    /// <summary>Says that a text is longer than it may be, or null; nothing is wrong with one that is not there.</summary>
+    public static Refusal? CheckLength(string? text, int longest, string what, string place) =>
+        text is null || text.Length <= longest
+            ? null
+            : new Refusal(
+                "text-too-long",
+                place,
+                $"{what} may have up to {longest} characters; this one has {text.Length:N0}."
+            );
+
     /// <summary>Says what is wrong with a colour, or null.</summary>
     public static Refusal? CheckColour(string colour, string what) =>
         colour.Length == 7 && colour[0] == '#' && colour.Skip(1).All(char.IsAsciiHexDigit)

@@ -44,6 +44,9 @@ public sealed record StageRow(StageId Id, string Key, string Words, bool MayBeOf
     /// <summary>What it is for, in a few words.</summary>
     public string Why { get; init; } = "";
 
+    /// <summary>What happens in it, a sentence for somebody who meets it for the first time; empty for what needs none.</summary>
+    public string About { get; init; } = "";
+
     /// <summary>True for what is sewn with the hooping's thread of covers where none is set, false for its thread of lines.</summary>
     public bool IsOfCovers { get; init; }
 
@@ -56,10 +59,28 @@ public static class StageTable
 {
     public static readonly ImmutableArray<StageRow> All =
     [
-        new(StageId.Placement, "placement", "placement", false) { Why = "shows where the cloth goes" },
-        new(StageId.TackDown, "tack", "tack-down", false) { Why = "holds the cloth", HoldsCloth = true },
-        new(StageId.Cover, "cover", "cover", false) { Why = "holds or hides the edge", IsOfCovers = true },
-        new(StageId.CutGuide, "guide", "cut guide", false) { Why = "in a hooping of its own" },
+        new(StageId.Placement, "placement", "placement", false) 
+        {
+            Why = "shows where the cloth goes",
+            About = "The machine sews a single line on the ground and stops, so that you see where to lay the cloth.",
+        },
+        new(StageId.TackDown, "tack", "tack-down", false) 
+        {
+            Why = "holds the cloth",
+            About = "A line just inside the edge sews the cloth down, so that it stays where you laid it.",
+            HoldsCloth = true,
+        },
+        new(StageId.Cover, "cover", "cover", false) 
+        {
+            Why = "holds or hides the edge",
+            About = "Stitches over the raw edge: most of their width lies on the cloth, the rest on the ground beside it.",
+            IsOfCovers = true,
+        },
+        new(StageId.CutGuide, "guide", "cut guide", false) 
+        {
+            Why = "in a hooping of its own",
+            About = "The piece's outline, sewn on its own cloth, which is hooped alone; cut out on this line, it fits.",
+        },
         new(StageId.Line, "line", "line", true) { Why = "sewn without cloth", IsOfCovers = true },
         new(StageId.Satin, "satin", "satin", true) { Why = "letters and shapes in thread", IsOfCovers = true },
         new(StageId.Fill, "fill", "fill", true) { Why = "an area in thread", IsOfCovers = true },

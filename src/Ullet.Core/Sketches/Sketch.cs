@@ -40,8 +40,5 @@ public sealed record SketchPart(
 public sealed record Sketch(string Id, string Name, string Words, ImmutableArray<SketchPart> Parts)
 {
     /// <summary>True when each word of a search stands in its name or its words; a search without words finds all.</summary>
-    public bool Answers(string search) =>
-        search
-            .Split(' ', StringSplitOptions.RemoveEmptyEntries)
-            .All(word => $"{Name} {Words}".Contains(word, StringComparison.OrdinalIgnoreCase));
+    public bool Answers(string search) => SearchText.Answers(search, Name, Words);
 }

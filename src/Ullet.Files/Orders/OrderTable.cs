@@ -28,6 +28,8 @@ public sealed record OrderTable(
     /// <summary>Most characters of a cell.</summary>
     public const int LongestCell = 1_000;
 
+    private const string Orders = "A book takes {0:N0} orders";
+
     /// <summary>A spreadsheet would take a cell that begins so for a formula; it is written as text.</summary>
     private const string FormulaSigns = "=+-@";
 
@@ -36,7 +38,8 @@ public sealed record OrderTable(
     /// <summary>Reads a file in UTF-8, UTF-16, or else in Western European letters.</summary>
     /// <param name="bytes">The file.</param>
     /// <param name="isHeader">Says whether a cell names a column.</param>
-    public static Result<OrderTable> Read(byte[] bytes, Func<string, bool> isHeader)
+    /// <param name="takes">Who takes so many of what, for the refusal of more rows.</param>
+    public static Result<OrderTable> Read(byte[] bytes, Func<string, bool> isHeader, string takes = Orders)
     {
         if (bytes.Length > LargestFile)
         {
@@ -49,11 +52,11 @@ public sealed record OrderTable(
                 Kind = RefusalKind.TooLarge,
             };
         }
-        return Read(Decoded(bytes), isHeader);
+        return Read(Decoded(bytes), isHeader, takes);
     }
 
     /// <summary>Reads what was pasted: tabs, semicolons or commas, quotes, any line ends.</summary>
-    public static Result<OrderTable> Read(string text, Func<string, bool> isHeader)
+    public static Result<OrderTable> Read(string text, Func<string, bool> isHeader, string takes = Orders)
     {
         if (text.Contains('\0', StringComparison.Ordinal))
         {
@@ -87,7 +90,7 @@ public sealed record OrderTable(
                 return new Refusal(
                     "table-rows",
                     "file",
-                    $"A book takes {MostRows:N0} orders; this table goes on after row {MostRows + 1:N0}. Bring in fewer."
+                    $"{string.Format(CultureInfo.InvariantCulture, takes, MostRows)}; this table goes on after row {MostRows + 1:N0}. Bring in fewer."
                 )
                 {
                     Kind = RefusalKind.TooLarge,

@@ -29,6 +29,7 @@ internal sealed class Housekeeping(
                     BinEmptying.Run(connection, clock);
                 }
                 await scope.ServiceProvider.GetRequiredService<AssetSweep>().Run(AssetSweep.Kept, stoppingToken);
+                await scope.ServiceProvider.GetRequiredService<HandedOut>().ClearUnnamed(stoppingToken);
             }
             catch (Exception wrong) when (SqliteFaults.Of(wrong) != StoreFault.None)
             {

@@ -27,6 +27,16 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
 
     public DbSet<JobItemRow> JobItems => Set<JobItemRow>();
 
+    public DbSet<TagRow> Tags => Set<TagRow>();
+
+    public DbSet<SetRow> Sets => Set<SetRow>();
+
+    public DbSet<StashRow> Stash => Set<StashRow>();
+
+    public DbSet<HandedRow> Handed => Set<HandedRow>();
+
+    public DbSet<HandedBytesRow> HandedBytes => Set<HandedBytesRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<ProjectRow>(project =>
@@ -53,6 +63,7 @@ public sealed class UlletDb(DbContextOptions<UlletDb> options) : DbContext(optio
             asset.Property(row => row.Sha256).HasMaxLength(64);
         });
         OfOrders(modelBuilder);
+        ShelfTables.Configure(modelBuilder);
         modelBuilder.Entity<KeptRow>(kept => kept.HasKey(row => new { row.Kind, row.Key }));
         modelBuilder.Entity<ExportRow>(export =>
         {
@@ -120,6 +131,24 @@ public sealed class ProjectRow
 
     /// <summary>The unit in which its lengths are shown; null for its document's own. It is no part of the document: undo leaves it.</summary>
     public LengthUnit? Unit { get; set; }
+
+    /// <summary>The set that it belongs to; null for none.</summary>
+    public string? SetId { get; set; }
+
+    /// <summary>The state that the facts below were read off; another one than the head's asks for them anew.</summary>
+    public long FactsOf { get; set; }
+
+    /// <summary>The hash of that state's snapshot: a damaged one does not have it.</summary>
+    public string FactsHash { get; set; } = "";
+
+    /// <summary>Its hoop's name.</summary>
+    public string Hoop { get; set; } = "";
+
+    /// <summary>How many elements it has.</summary>
+    public int Pieces { get; set; }
+
+    /// <summary>What it is found by besides title and tags, folded: names and words on its wall, cloths, threads, its pattern.</summary>
+    public string Words { get; set; } = "";
 }
 
 /// <summary>Something that the installation remembers beside its projects.</summary>
@@ -152,6 +181,9 @@ public sealed class RevisionRow
 
     /// <summary>Unix time, ms.</summary>
     public long At { get; init; }
+
+    /// <summary>What a person calls this state, which is kept for good then; null without.</summary>
+    public string? Name { get; set; }
 
     /// <summary>The document's JSON, compressed.</summary>
     public required byte[] Snapshot { get; init; }

@@ -76,6 +76,11 @@ public sealed class AssetSweep(UlletDb db, TimeProvider clock)
         {
             Forget(asked, sketch);
         }
+        // So do cloths of the stash.
+        await foreach (var owned in db.Stash.AsNoTracking().Select(row => row.Json).AsAsyncEnumerable())
+        {
+            Forget(asked, Encoding.UTF8.GetBytes(owned));
+        }
         await foreach (var snapshot in db.Revisions.AsNoTracking().Select(r => r.Snapshot).AsAsyncEnumerable())
         {
             cancellation.ThrowIfCancellationRequested();

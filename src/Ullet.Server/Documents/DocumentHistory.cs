@@ -9,6 +9,7 @@ using Ullet.Core.Projects;
 using Ullet.Server.Data;
 using Ullet.Server.Endpoints;
 using Ullet.Server.Scenes;
+using Ullet.Server.Stash;
 using Ullet.Server.Work;
 
 namespace Ullet.Server.Documents;
@@ -38,6 +39,7 @@ public sealed class DocumentHistory(
     PartShelf parts,
     OwnSketchShelf sketches,
     KeptShelf kept,
+    StashShelf stash,
     TimeProvider clock
 )
 {
@@ -50,6 +52,7 @@ public sealed class DocumentHistory(
             Parts = parts,
             OwnSketches = sketches,
             KeptCuts = kept,
+            Stash = stash,
         };
 
     private long Now => clock.GetUtcNow().ToUnixTimeMilliseconds();
@@ -274,6 +277,46 @@ public sealed class DocumentHistory(
             },
             cancellation
         );
+
+    /// <summary>Goes back to a state that stands in the history: it becomes the newest one, byte for byte, so that nothing is lost.</summary>
+    /// <returns>The head, or "state-unknown", "state-stands", "head-stale", "project-unknown".</returns>
+    public Task<Result<Saved>> GoBack(
+        string projectId,
+        long expectedHead,
+        long revisionId,
+        CancellationToken cancellation
+    ) =>
+        writer.Locked(
+            projectId,
+            expectedHead,
+            async row =>
+            {
+                var state = await db
+                    .Revisions.AsNoTracking()
+                    .FirstOrDefaultAsync(r => r.Id == revisionId && r.ProjectId == projectId, cancellation);
+                if (state is null)
+                {
+                    return UnknownState(revisionId);
+                }
+                if (state.Id == row.HeadId)
+                {
+                    return new Refusal("state-stands", "revision", "That is how the project stands now.")
+                    {
+                        Kind = RefusalKind.Conflict,
+                    };
+                }
+                var label = $"Go back to {(state.Name is { } name ? $"\"{name}\"" : $"after \"{state.Label}\"")}";
+                return new Saved(await writer.Again(row, state, label, cancellation), label);
+            },
+            cancellation
+        );
+
+    /// <summary>The refusal for a state that is not in a project's history.</summary>
+    internal static Refusal UnknownState(long revisionId) =>
+        new("state-unknown", "revision", $"There is no state {revisionId} in this project's history any more.")
+        {
+            Kind = RefusalKind.NotFound,
+        };
 
     /// <summary>What undo and redo would bring back, by label; null where there is nothing.</summary>
     public async Task<(string? Undo, string? Redo)> Around(string projectId, long head, CancellationToken cancellation)

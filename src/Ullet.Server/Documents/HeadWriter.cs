@@ -4,6 +4,7 @@ using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
 using Ullet.Server.Pictures;
+using Ullet.Server.Shelf;
 
 namespace Ullet.Server.Documents;
 
@@ -63,6 +64,20 @@ public sealed class HeadWriter(UlletDb db, ShelfPictures pictures, TimeProvider 
         string label,
         Project project,
         CancellationToken cancellation
+    ) => await Append(row, parent, label, project, Snapshot.Pack(project), cancellation);
+
+    /// <summary>Writes a state that stands in the history once more, byte for byte, and makes it the head.</summary>
+    /// <returns>The head that it is now.</returns>
+    internal Task<Head> Again(ProjectRow row, RevisionRow state, string label, CancellationToken cancellation) =>
+        Append(row, row.HeadId, label, Snapshot.Unpack(state.Snapshot), state.Snapshot, cancellation);
+
+    private async Task<Head> Append(
+        ProjectRow row,
+        long? parent,
+        string label,
+        Project project,
+        byte[] snapshot,
+        CancellationToken cancellation
     )
     {
         var revision = new RevisionRow
@@ -71,13 +86,14 @@ public sealed class HeadWriter(UlletDb db, ShelfPictures pictures, TimeProvider 
             ParentId = parent,
             Label = label,
             At = Now,
-            Snapshot = Snapshot.Pack(project),
+            Snapshot = snapshot,
         };
         db.Revisions.Add(revision);
         await db.SaveChangesAsync(cancellation);
         row.HeadId = revision.Id;
         row.Title = project.Title;
         row.UpdatedAt = Now;
+        ShelfFacts.Note(row, project, revision.Id, snapshot);
         await db.SaveChangesAsync(cancellation);
         if (revision.Id % ThinEvery == 0)
         {
@@ -95,6 +111,7 @@ public sealed class HeadWriter(UlletDb db, ShelfPictures pictures, TimeProvider 
         row.HeadId = target.Id;
         row.Title = project.Title;
         row.UpdatedAt = Now;
+        ShelfFacts.Note(row, project, target.Id, target.Snapshot);
         await db.SaveChangesAsync(cancellation);
         pictures.Want(row.Id);
         return new Head(row, target.Id, target.At, project);

@@ -25,6 +25,8 @@ public sealed class KeptShelf(ServerOptions options, TimeProvider clock) : IKept
 
     private const string CutKind = "cut";
 
+    private const string MetKind = "met";
+
     private readonly Lazy<ConcurrentDictionary<(string Kind, string Key), string>> _kept = new(() =>
         Read(options.DataFolder)
     );
@@ -45,6 +47,14 @@ public sealed class KeptShelf(ServerOptions options, TimeProvider clock) : IKept
         _kept.Value.TryGetValue((CutKind, kind.ToString()), out var json)
             ? JsonSerializer.Deserialize<KeptCut>(json, ProjectJson.Options)
             : null;
+
+    /// <summary>What was explained and understood: stages, by their ids.</summary>
+    public IReadOnlyList<string> Met =>
+        [.. _kept.Value.Keys.Where(key => key.Kind == MetKind).Select(key => key.Key).Order(StringComparer.Ordinal)];
+
+    /// <summary>Remembers that something need not be explained again.</summary>
+    internal Task Meet(string what, UlletDb db, CancellationToken cancellation) =>
+        Write(MetKind, what, "true", db, cancellation);
 
     /// <summary>Keeps a hoop for good: a new one, or others numbers for one that is there; or says why it can't be.</summary>
     internal async Task<Result<OwnHoop>> Keep(string? id, Hoop hoop, UlletDb db, CancellationToken cancellation)

@@ -3,7 +3,8 @@ using Ullet.Server.Data;
 
 namespace Ullet.Server.Documents;
 
-/// <summary>Takes old revisions away: the newest ones, every hour's last and the head with its nearest past stay.</summary>
+/// <summary>Takes old revisions away: the newest ones, every hour's last, those with a
+/// name, and the head with its nearest past stay.</summary>
 internal static class RevisionThinning
 {
     private const long Hour = 3_600_000;
@@ -33,10 +34,12 @@ internal static class RevisionThinning
                 r.Id,
                 r.ParentId,
                 r.At,
+                IsNamed = r.Name != null,
             })
             .ToListAsync(cancellation);
         var keep = all.Take(kept).Select(r => r.Id).ToHashSet();
         keep.Add(head);
+        keep.UnionWith(all.Where(r => r.IsNamed).Select(r => r.Id));
         keep.UnionWith(all.GroupBy(r => r.At / span).Select(hour => hour.Max(r => r.Id)));
         // States that orders hold to, or were made from, stay as long as the orders do.
         keep.UnionWith(

@@ -6,7 +6,7 @@ using Ullet.Server.Hosting;
 namespace Ullet.Server.Documents;
 
 /// <summary>Tells what takes room, and makes some.</summary>
-public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions options)
+internal sealed class RoomKeeper(UlletDb db, AssetSweep sweep, HandedOut handed, ServerOptions options)
 {
     /// <summary>States of each project that stay when its history is cleared, beside every day's last.</summary>
     internal const int StatesKept = 30;
@@ -49,6 +49,7 @@ public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions optio
             states.Where(state => state.IsInBin).Sum(state => state.Bytes),
             assets - unused,
             unused,
+            await handed.Bytes(cancellation),
             free,
             free < LittleBytes
         );
@@ -64,6 +65,11 @@ public sealed class RoomKeeper(UlletDb db, AssetSweep sweep, ServerOptions optio
                 )
                 .ExecuteDeleteAsync(cancellation);
         }
+        if (wish.Handed)
+        {
+            await handed.ClearOlder(cancellation);
+        }
+        await handed.ClearUnnamed(cancellation);
         if (wish.History)
         {
             foreach (var project in await db.Projects.AsNoTracking().ToListAsync(cancellation))

@@ -7,6 +7,7 @@ namespace Ullet.Server.Documents;
 /// <param name="Bin">Projects in the bin, with their states.</param>
 /// <param name="Files">Fonts and pictures that are used, or may be.</param>
 /// <param name="Unused">Imported files, pictures and removed fonts that nothing names any more.</param>
+/// <param name="Handed">Files as they were handed out, to be had again.</param>
 /// <param name="DiskFree">What the disk has left.</param>
 /// <param name="IsLittle">True when that is little enough to be warned of.</param>
 public sealed record RoomUsed(
@@ -16,6 +17,7 @@ public sealed record RoomUsed(
     long Bin,
     long Files,
     long Unused,
+    long Handed,
     long DiskFree,
     bool IsLittle
 );
@@ -29,6 +31,9 @@ public sealed record RoomWish
     /// <summary>What lies in the bin.</summary>
     public bool Bin { get; init; }
 
-    /// <summary>Older states but the last 30 of each project and every day's last.</summary>
+    /// <summary>Handed out files, but the newest of each name.</summary>
+    public bool Handed { get; init; }
+
+    /// <summary>Older states but the last 30 of each project, every day's last and those with a name.</summary>
     public bool History { get; init; }
 }

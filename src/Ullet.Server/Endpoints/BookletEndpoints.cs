@@ -13,7 +13,7 @@ internal static class BookletEndpoints
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Files");
-        group.MapGet("booklet.pdf", Pdf).WithName("getBooklet");
+        group.MapGet("booklet.pdf", Pdf).WithName("getBooklet").AddEndpointFilter(new HandedFilter());
         group.MapGet("booklet.html", Page).WithName("getBookletPage");
     }
 

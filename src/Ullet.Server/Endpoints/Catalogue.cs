@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
+using Ullet.Core.Findings;
 using Ullet.Core.Projects;
+using Ullet.Server.Help;
 
 namespace Ullet.Server.Endpoints;
 
@@ -45,5 +47,8 @@ public sealed record Catalogue(
     NumberRange FillStitch,
     ImmutableArray<RowPatternRow> RowPatterns,
     ImmutableArray<TraitRow> Traits,
-    ImmutableArray<OpenedRoleRow> OpenedRoles
+    ImmutableArray<OpenedRoleRow> OpenedRoles,
+    ImmutableArray<VerbRow> Verbs,
+    ImmutableArray<KeyRow> Keys,
+    ImmutableArray<FindingRow> Findings
 );

@@ -1,5 +1,6 @@
 using Ullet.Core.Applique;
 using Ullet.Core.Edits;
+using Ullet.Core.Findings;
 using Ullet.Core.Layers;
 using Ullet.Core.Makings;
 using Ullet.Core.Outlines;
@@ -10,6 +11,7 @@ using Ullet.Files.Fonts;
 using Ullet.Files.StitchFiles;
 using Ullet.Server.Devices;
 using Ullet.Server.Documents;
+using Ullet.Server.Help;
 using Ullet.Server.Scenes;
 
 namespace Ullet.Server.Endpoints;
@@ -127,7 +129,10 @@ internal static class CatalogueOffer
                 trait.CanBeSet
             )),
         ],
-        OpenedRoleTable.All
+        OpenedRoleTable.All,
+        VerbTable.All,
+        KeyTable.All,
+        FindingTable.All
     );
 
     private static StageChoice Stage(IAppliqueMethod method, StageRow row) =>
@@ -135,6 +140,7 @@ internal static class CatalogueOffer
             row.Id,
             method.StageWords(row.Id),
             row.Why,
+            method.StageAbout(row.Id),
             row.IsOfCovers,
             row.HoldsCloth,
             // What is set behind is held by a line that follows its own edge.

@@ -126,6 +126,7 @@ public sealed record HandChoice(
 /// <param name="Role">The stage.</param>
 /// <param name="Name">What the method calls it.</param>
 /// <param name="Why">What it is for, in a few words.</param>
+/// <param name="About">What happens in it, for somebody who meets it for the first time.</param>
 /// <param name="IsOfCovers">True for what is sewn with the thread of covers where none is set.</param>
 /// <param name="HoldsCloth">True for what holds cloth down, inside its edge.</param>
 /// <param name="ChoosesStitch">True where the stitch that holds it is chosen.</param>
@@ -133,6 +134,7 @@ public sealed record StageChoice(
     StageId Role,
     string Name,
     string Why,
+    string About,
     bool IsOfCovers,
     bool HoldsCloth,
     bool ChoosesStitch

@@ -25,9 +25,10 @@ internal static class CutEndpoints
         group
             .MapGet("cut.{format}", CutFile)
             .WithName("getCutFile")
+            .AddEndpointFilter(new HandedFilter())
             .WithDescription("Cut shapes as svg, dxf, eps, pdf or png: of a cloth, one of its sheets, or one element.");
-        group.MapGet("scissors.pdf", Scissors).WithName("getScissorsPages");
-        group.MapGet("size-card.pdf", SizeCard).WithName("getSizeCard");
+        group.MapGet("scissors.pdf", Scissors).WithName("getScissorsPages").AddEndpointFilter(new HandedFilter());
+        group.MapGet("size-card.pdf", SizeCard).WithName("getSizeCard").AddEndpointFilter(new HandedFilter());
         group.MapGet("exports", Exports).WithName("listExports");
         group.MapPost("coupon", MakeCoupon).WithName("makeCoupon");
     }

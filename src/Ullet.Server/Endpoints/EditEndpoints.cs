@@ -1,8 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Edits;
 using Ullet.Core.Pipeline;
-using Ullet.Server.Data;
 using Ullet.Server.Documents;
 using Ullet.Server.Scenes;
 using Ullet.Server.Shapes06;
@@ -47,8 +45,6 @@ public sealed record MendRequest
 /// <param name="Scene">Null where a change is saved whose scene takes more than may be taken; it is asked for apart then.</param>
 public sealed record EditAnswer(long Head, string Label, SceneDto? Scene);
 
-public sealed record RevisionDto(long Id, long? ParentId, string Label, long At, bool IsHead);
-
 /// <summary>Changes of a document.</summary>
 internal static class EditEndpoints
 {
@@ -59,7 +55,6 @@ internal static class EditEndpoints
         group.MapPost("undo", Undo).WithName("undo").AddEndpointFilter<Adapter06>();
         group.MapPost("redo", Redo).WithName("redo").AddEndpointFilter<Adapter06>();
         group.MapPost("mends", Mend).WithName("mend").AddEndpointFilter<Adapter06>();
-        group.MapGet("revisions", Revisions).WithName("listRevisions");
     }
 
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> Edit(
@@ -132,27 +127,5 @@ internal static class EditEndpoints
                 is { } edit
             ? await answers.Of(await history.Apply(id, request.Head, edit, cancellation), cancellation)
             : Problems.Of(new Refusal("mend-unknown", "code", "That finding is gone, or has no such mend."));
-    }
-
-    private static async Task<Results<Ok<List<RevisionDto>>, ProblemHttpResult>> Revisions(
-        string id,
-        UlletDb db,
-        CancellationToken cancellation
-    )
-    {
-        var row = await db
-            .Projects.AsNoTracking()
-            .FirstOrDefaultAsync(p => p.Id == id && p.DeletedAt == null, cancellation);
-        if (row is null)
-        {
-            return Problems.Of(DocumentHistory.Unknown(id));
-        }
-        var revisions = await db
-            .Revisions.AsNoTracking()
-            .Where(r => r.ProjectId == id)
-            .OrderByDescending(r => r.Id)
-            .Select(r => new RevisionDto(r.Id, r.ParentId, r.Label, r.At, r.Id == row.HeadId))
-            .ToListAsync(cancellation);
-        return TypedResults.Ok(revisions);
     }
 }

@@ -29,11 +29,14 @@ internal static class ExportEndpoints
                     ) => StitchFile(format, id, headFiles, hooping, despite, cancellation)
                 )
                 .WithName($"getProgram-{format.Ending}")
+                .AddEndpointFilter(new HandedFilter())
                 .WithDescription(format.About);
         }
-        group.MapGet("project.ullet", Project).WithName("getProjectFile");
-        group.MapGet("instructions.pdf", Instructions).WithName("getInstructions");
-        group.MapGet("packet.zip", Packet).WithName("getPacket");
+        group.MapGet("project.ullet", Project).WithName("getProjectFile").AddEndpointFilter(new HandedFilter());
+        group
+            .MapGet("instructions.pdf", Instructions)
+            .WithName("getInstructions")
+            .AddEndpointFilter(new HandedFilter());
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> StitchFile(
@@ -98,34 +101,6 @@ internal static class ExportEndpoints
                 ),
             cancellation
         );
-
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Packet(
-        string id,
-        HeadFiles headFiles,
-        CutExports exports,
-        CancellationToken cancellation,
-        bool despite = false
-    )
-    {
-        var answer = await headFiles.File(
-            id,
-            evaluated => Released(evaluated, despite),
-            (evaluated, assets) => (PacketFile.Zip(evaluated, assets), "application/zip", FileNames.Packet(evaluated)),
-            cancellation
-        );
-        if (
-            answer.Result is FileContentHttpResult
-            && await headFiles.Head(id, cancellation) is ({ } head, { } evaluated)
-        )
-        {
-            foreach (var (choice, wish) in PacketFile.Cuts(evaluated))
-            {
-                var name = FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending);
-                await exports.TryNote(head, choice.Sheet, null, wish.Format, name, cancellation);
-            }
-        }
-        return answer;
-    }
 
     /// <summary>What may be handed over: without a finding that stops it, or despite it, and then the files say so.</summary>
     internal static Result<Evaluated> Released(Evaluated evaluated, bool despite)

@@ -22,7 +22,12 @@ internal static class FileNames
 
     internal static string Picture(Evaluated evaluated) => Stem(evaluated) + ".png";
 
-    internal static string Packet(Evaluated evaluated) => Stem(evaluated) + " packet.zip";
+    /// <summary>What a packet's folder is called by itself.</summary>
+    internal static string Folder(Evaluated evaluated) => Stem(evaluated) + " packet";
+
+    /// <summary>A packet's file: the folder's name, as somebody typed it or by itself.</summary>
+    internal static string Packet(Evaluated evaluated, string? folder = null) =>
+        (string.IsNullOrWhiteSpace(folder) ? Folder(evaluated) : Plain(folder)) + ".zip";
 
     internal static string Scissors(Evaluated evaluated) => Stem(evaluated) + " cut with scissors.pdf";
 
@@ -57,7 +62,7 @@ internal static class FileNames
         );
 
     /// <summary>The longest part of a name.</summary>
-    private const int Longest = 60;
+    internal const int Longest = 60;
 
     /// <summary>What no file system takes in a name.</summary>
     private static readonly SearchValues<char> Forbidden = SearchValues.Create("\\/:*?\"<>|");

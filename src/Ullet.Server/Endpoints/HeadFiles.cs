@@ -8,16 +8,32 @@ using Ullet.Server.Work;
 namespace Ullet.Server.Endpoints;
 
 /// <summary>Loads and evaluates a project's head for a file.</summary>
-internal sealed class HeadFiles(DocumentHistory history, EvaluatedHeads heads, AssetStore assets, Workbench bench)
+internal sealed class HeadFiles(
+    DocumentHistory history,
+    EvaluatedHeads heads,
+    AssetStore assets,
+    Workbench bench,
+    IHttpContextAccessor access
+)
 {
     internal async Task<Evaluated?> Of(string id, CancellationToken cancellation) =>
         (await Head(id, cancellation)).Evaluated;
 
     /// <summary>The head with what the stations make of it; nothing for a project that is not there.</summary>
-    internal async Task<(Head? Head, Evaluated? Evaluated)> Head(string id, CancellationToken cancellation) =>
-        await history.Load(id, cancellation) is { } head
-            ? (head, bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token)))
-            : (null, null);
+    internal async Task<(Head? Head, Evaluated? Evaluated)> Head(string id, CancellationToken cancellation)
+    {
+        if (await history.Load(id, cancellation) is not { } head)
+        {
+            return (null, null);
+        }
+        access.HttpContext?.Items[Key] = head;
+        return (head, bench.Run(WorkKind.Showing, "This project", token => heads.Of(head, token)));
+    }
+
+    private static readonly object Key = new();
+
+    /// <summary>The head that a request's file was made from; null where it asked for none.</summary>
+    internal static Head? Shown(HttpContext http) => http.Items[Key] as Head;
 
     /// <summary>Makes something of what was evaluated.</summary>
     internal T Compute<T>(string what, Func<T> make) => bench.Run(WorkKind.Showing, what, _ => make());

@@ -13,7 +13,10 @@ internal static class PictureEndpoints
     internal static void Map(IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/projects/{id}").WithTags("Files");
-        group.MapGet("picture.png", Picture).WithName("getPicture");
+        group
+            .MapGet("picture.png", Picture)
+            .WithName("getPicture")
+            .AddEndpointFilter(new HandedFilter(onlyWhenAsked: true));
         group.MapGet("colourways/{colourwayId}/picture.png", InColours).WithName("getColourwayPicture");
     }
 

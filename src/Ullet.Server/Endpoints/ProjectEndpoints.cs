@@ -165,6 +165,7 @@ internal static class ProjectEndpoints
     private static async Task<Results<Created<CreatedProject>, ProblemHttpResult>> Copy(
         string id,
         DocumentHistory history,
+        UlletDb db,
         CancellationToken cancellation
     )
     {
@@ -175,6 +176,7 @@ internal static class ProjectEndpoints
         const string Ending = ", copy";
         var title = head.Project.Title;
         title = title[..Math.Min(title.Length, Limits.LongestName - Ending.Length)] + Ending;
+        title = await Titles.Free(db, title, cancellation);
         return Created(await history.Create(head.Project with { Title = title }, "Copy", cancellation, head.Project));
     }
 

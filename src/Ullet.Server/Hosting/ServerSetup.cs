@@ -20,6 +20,8 @@ using Ullet.Server.Endpoints;
 using Ullet.Server.Orders;
 using Ullet.Server.Pictures;
 using Ullet.Server.Scenes;
+using Ullet.Server.Shelf;
+using Ullet.Server.Stash;
 using Ullet.Server.Work;
 
 namespace Ullet.Server.Hosting;
@@ -97,6 +99,12 @@ internal static class ServerSetup
         services.AddSingleton<OwnSketchShelf>();
         services.AddSingleton<PartShelf>();
         services.AddSingleton<KeptShelf>();
+        services.AddSingleton<StashShelf>();
+        services.AddScoped<StashTables>();
+        services.AddSingleton<ShelfIndex>();
+        services.AddScoped<ShelfChanges>();
+        services.AddScoped<HandedOut>();
+        services.AddSingleton<StatePictures>();
         services.AddScoped<AssetStore>();
         services.AddScoped<AssetSweep>();
         services.AddScoped<RoomKeeper>();
@@ -155,6 +163,9 @@ internal static class ServerSetup
         ReferenceEndpoints.Map(app);
         ShelfEndpoints.Map(app);
         ProjectEndpoints.Map(app);
+        VariantEndpoints.Map(app);
+        HistoryEndpoints.Map(app);
+        StashEndpoints.Map(app);
         DamagedProjectEndpoints.Map(app);
         PatternEndpoints.Map(app);
         SketchEndpoints.Map(app);
@@ -169,12 +180,15 @@ internal static class ServerSetup
         EditEndpoints.Map(app);
         SceneEndpoints.Map(app);
         ExportEndpoints.Map(app);
+        PacketEndpoints.Map(app);
         CutEndpoints.Map(app);
         ImportEndpoints.Map(app);
         FontEndpoints.Map(app);
         ClipEndpoints.Map(app);
         DeviceEndpoints.Map(app);
         RoomEndpoints.Map(app);
+        HelpEndpoints.Map(app);
+        MetEndpoints.Map(app);
         OrderEndpoints.Map(app);
         OrderFileEndpoints.Map(app);
         JobEndpoints.Map(app);

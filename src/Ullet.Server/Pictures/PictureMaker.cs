@@ -25,7 +25,7 @@ internal sealed class PictureMaker(
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         await first.Given.WaitAsync(stoppingToken);
-        var rows = ShelfRows.Read(options.DataFolder);
+        var rows = ShelfRows.Shelved(options.DataFolder);
         pictures.KeepOnly(rows.Select(row => row.Id).ToHashSet(StringComparer.Ordinal));
         foreach (var row in rows.Where(row => !pictures.Has(row.Id, row.HeadId)))
         {

@@ -129,21 +129,10 @@ internal static class PatternDtos
         return new ProjectPatternDto(
             pattern.Id,
             pattern.Name,
+            Numbers(pattern, use),
             [
                 .. pattern
-                    .Numbers.Where(field => IsAsked(field.Only))
-                    .Select(field => new PatternValueDto(
-                        field.Id,
-                        field.Label,
-                        field.Least,
-                        field.Most,
-                        use.NumberOf(field.Id) ?? field.Usual,
-                        field.IsCount
-                    )),
-            ],
-            [
-                .. pattern
-                    .Choices.Where(choice => IsAsked(choice.Only))
+                    .Choices.Where(choice => IsAsked(pattern, use, choice.Only))
                     .Select(choice => new PatternChosenDto(
                         choice.Id,
                         choice.Label,
@@ -172,13 +161,31 @@ internal static class PatternDtos
             plan?.Advice ?? [],
             [.. PatternShelf.AdditionsOf(project).Select(element => element.Name)]
         );
-
-        bool IsAsked(PatternCondition? only) =>
-            only is null
-            || only.Options.Contains(
-                use.ChoiceOf(only.ChoiceId) ?? pattern.Choices.First(choice => choice.Id == only.ChoiceId).Usual
-            );
     }
+
+    /// <summary>The sizes and counts of a project's pattern; none for one made by hand.</summary>
+    internal static ImmutableArray<PatternValueDto> NumbersOf(Project project) =>
+        project.Pattern is { } use && PatternShelf.Find(use) is { } pattern ? Numbers(pattern, use) : [];
+
+    private static ImmutableArray<PatternValueDto> Numbers(IPattern pattern, PatternUse use) =>
+        [
+            .. pattern
+                .Numbers.Where(field => IsAsked(pattern, use, field.Only))
+                .Select(field => new PatternValueDto(
+                    field.Id,
+                    field.Label,
+                    field.Least,
+                    field.Most,
+                    use.NumberOf(field.Id) ?? field.Usual,
+                    field.IsCount
+                )),
+        ];
+
+    private static bool IsAsked(IPattern pattern, PatternUse use, PatternCondition? only) =>
+        only is null
+        || only.Options.Contains(
+            use.ChoiceOf(only.ChoiceId) ?? pattern.Choices.First(choice => choice.Id == only.ChoiceId).Usual
+        );
 
     private static PatternDrawingDto Drawing(PatternPlan plan, string shown = "")
     {

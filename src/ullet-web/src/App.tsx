@@ -9,7 +9,9 @@ import { OrdersRoom } from "./rooms/orders/OrdersRoom";
 import { PacketRoom } from "./rooms/packet/PacketRoom";
 import { RehearsalRoom } from "./rooms/rehearsal/RehearsalRoom";
 import { RunSheetRoom } from "./rooms/runsheet/RunSheetRoom";
+import { HelpRoom } from "./rooms/help/HelpRoom";
 import { Shelf } from "./rooms/shelf/Shelf";
+import { StashRoom } from "./rooms/stash/StashRoom";
 import { WallRoom } from "./rooms/wall/WallRoom";
 
 /** The application: the shelf, and the rooms of one project. */
@@ -18,6 +20,8 @@ export function App() {
     <>
       <Routes>
         <Route path="/" element={<Shelf />} />
+        <Route path="/stash" element={<StashRoom />} />
+        <Route path="/help/:page?" element={<HelpRoom />} />
         <Route path="/p/:id" element={<ProjectFrame />}>
           <Route index element={<Navigate to="wall" replace />} />
           <Route

@@ -77,10 +77,7 @@ public sealed record Part(string Name, ImmutableArray<string> Tags, Clip Clip)
     }
 
     /// <summary>True where a search finds it: every word in its name or a tag.</summary>
-    public bool Answers(string search) =>
-        search
-            .Split(' ', StringSplitOptions.RemoveEmptyEntries)
-            .All(word => Tags.Append(Name).Any(own => own.Contains(word, StringComparison.CurrentCultureIgnoreCase)));
+    public bool Answers(string search) => SearchText.Answers(search, [Name, .. Tags]);
 
     /// <summary>Stitches that were only kept beside something are sewn again where they go by themselves.</summary>
     private static Clip Sewn(Clip clip) =>

@@ -72,6 +72,7 @@ public static class MendEdits
                 Drift = AppliqueElement.Of(project.Find(cut.ElementId))?.Making.Drift,
                 CutsAsSewn = true,
             },
+            ExchangeThreadMend thread => new ExchangeThread { FromId = thread.FromId, ToId = thread.ToId },
             MirrorFilmMend film => new MirrorCloth { ClothId = film.ClothId, Lies = Lying.FilmDown },
             PutRightMend => new PutRight(),
             ClearCrumbsMend crumbs => new AddOperation

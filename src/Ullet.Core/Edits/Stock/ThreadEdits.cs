@@ -12,6 +12,12 @@ public sealed record AddThread : Edit
 
     public ThreadKind Kind { get; init; }
 
+    /// <summary>What its maker numbers it by.</summary>
+    public string? Number { get; init; }
+
+    /// <summary>Who made it, as typed.</summary>
+    public string? Maker { get; init; }
+
     public override string Label(Project before) => $"Add thread {Name}";
 
     public override Result<Project> Apply(Project project, EditContext context)
@@ -22,8 +28,10 @@ public sealed record AddThread : Edit
             Name = Name.Trim(),
             Colour = Colour,
             Kind = Kind,
+            Number = MachineThread.Given(Number),
+            Maker = MachineThread.Given(Maker),
         };
-        return ChangeThread.Check(thread) is { } refusal
+        return thread.Check() is { } refusal
             ? refusal
             : project with
             {
@@ -46,14 +54,11 @@ public sealed record ChangeThread : Edit
         {
             return EditRefusals.NoThread(Thread.Id);
         }
-        return Check(Thread) is { } refusal
+        return Thread.Check() is { } refusal
             ? refusal
             : project with
             {
                 Threads = [.. project.Threads.Select(thread => thread.Id == Thread.Id ? Thread : thread)],
             };
     }
-
-    internal static Refusal? Check(MachineThread thread) =>
-        Limits.CheckName(thread.Name, "The thread") ?? Limits.CheckColour(thread.Colour, "The thread");
 }

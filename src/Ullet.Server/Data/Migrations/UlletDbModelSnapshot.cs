@@ -84,6 +84,58 @@ namespace Ullet.Server.Data.Migrations
                     b.ToTable("Exports");
                 });
 
+            modelBuilder.Entity("Ullet.Server.Data.HandedBytesRow", b =>
+                {
+                    b.Property<string>("Sha256")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Bytes")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("Sha256");
+
+                    b.ToTable("HandedBytes");
+                });
+
+            modelBuilder.Entity("Ullet.Server.Data.HandedRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Length")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("MediaType")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ProjectId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Revision")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Sha256")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("ProjectId");
+
+                    b.ToTable("Handed");
+                });
+
             modelBuilder.Entity("Ullet.Server.Data.JobItemRow", b =>
                 {
                     b.Property<string>("JobId")
@@ -319,8 +371,25 @@ namespace Ullet.Server.Data.Migrations
                     b.Property<long?>("DeletedAt")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("FactsHash")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("FactsOf")
+                        .HasColumnType("INTEGER");
+
                     b.Property<long>("HeadId")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("Hoop")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Pieces")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("SetId")
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Title")
                         .IsRequired()
@@ -331,6 +400,10 @@ namespace Ullet.Server.Data.Migrations
 
                     b.Property<long>("UpdatedAt")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("Words")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 
@@ -348,6 +421,9 @@ namespace Ullet.Server.Data.Migrations
 
                     b.Property<string>("Label")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
                         .HasColumnType("TEXT");
 
                     b.Property<long?>("ParentId")
@@ -368,7 +444,70 @@ namespace Ullet.Server.Data.Migrations
                     b.ToTable("Revisions");
                 });
 
+            modelBuilder.Entity("Ullet.Server.Data.SetRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Sets");
+                });
+
+            modelBuilder.Entity("Ullet.Server.Data.StashRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Json")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Kind");
+
+                    b.ToTable("Stash");
+                });
+
+            modelBuilder.Entity("Ullet.Server.Data.TagRow", b =>
+                {
+                    b.Property<string>("ProjectId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Tag")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("ProjectId", "Key");
+
+                    b.ToTable("Tags");
+                });
+
             modelBuilder.Entity("Ullet.Server.Data.ExportRow", b =>
+                {
+                    b.HasOne("Ullet.Server.Data.ProjectRow", null)
+                        .WithMany()
+                        .HasForeignKey("ProjectId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Ullet.Server.Data.HandedRow", b =>
                 {
                     b.HasOne("Ullet.Server.Data.ProjectRow", null)
                         .WithMany()
@@ -405,6 +544,15 @@ namespace Ullet.Server.Data.Migrations
                 });
 
             modelBuilder.Entity("Ullet.Server.Data.RevisionRow", b =>
+                {
+                    b.HasOne("Ullet.Server.Data.ProjectRow", null)
+                        .WithMany()
+                        .HasForeignKey("ProjectId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Ullet.Server.Data.TagRow", b =>
                 {
                     b.HasOne("Ullet.Server.Data.ProjectRow", null)
                         .WithMany()

@@ -146,6 +146,16 @@ export function useEdits(projectId: string) {
       run(({ head }) => answered(api.POST("/api/projects/{id}/undo", { ...path, body: { head } })));
     const redo = () =>
       run(({ head }) => answered(api.POST("/api/projects/{id}/redo", { ...path, body: { head } })));
+    /** Goes back to a state of the history. */
+    const goBack = (revision: number) =>
+      run(({ head }) =>
+        answered(
+          api.POST("/api/projects/{id}/revisions/{revision}/restore", {
+            params: { path: { id: projectId, revision } },
+            body: { head },
+          }),
+        ),
+      );
     const mend = (wish: { code: string; elementId?: string | null; mend: number; all?: boolean }) =>
       run(({ head }) =>
         answered(
@@ -182,7 +192,7 @@ export function useEdits(projectId: string) {
       useView.getState().setPreview(null);
     };
 
-    return { edit, add, addStep, undo, redo, mend, preview, forgetPreview };
+    return { edit, add, addStep, undo, redo, goBack, mend, preview, forgetPreview };
   }, [projectId, queries]);
 }
 

@@ -12,11 +12,137 @@ export const keys = {
   catalogue: ["catalogue"] as const,
   patterns: ["patterns"] as const,
   fonts: ["fonts", "list"] as const,
+  stash: ["stash"] as const,
+  met: ["met"] as const,
+  revisions: (id: string, head: number) => ["revisions", id, head] as const,
+  handed: (id: string) => ["handed", id] as const,
 };
 
-/** All projects, newest first. */
-export function useShelf() {
-  return useQuery({ queryKey: keys.shelf, queryFn: () => answered(api.GET("/api/projects")) });
+/** What is asked of the shelf; what is left out asks for all. */
+export interface ShelfAsked {
+  search?: string;
+  tag?: string;
+  set?: string;
+  sort?: string;
+}
+
+/** The projects that answer to what is asked; those of the last question until they come. */
+export function useShelf(asked: ShelfAsked = {}) {
+  return useQuery({
+    queryKey: [...keys.shelf, "list", asked],
+    queryFn: ({ signal }) => answered(api.GET("/api/projects", { params: { query: asked }, signal })),
+    placeholderData: (before) => before,
+  });
+}
+
+/** Tags and sets of the shelf, and how much lies on it and in the bin. */
+export function useShelfLabels() {
+  return useQuery({
+    queryKey: [...keys.shelf, "labels"],
+    queryFn: () => answered(api.GET("/api/shelf/labels")),
+  });
+}
+
+/** What lies in the bin. */
+export function useBin() {
+  return useQuery({
+    queryKey: [...keys.shelf, "bin"],
+    queryFn: () => answered(api.GET("/api/bin")),
+    staleTime: 0,
+  });
+}
+
+/** All states of a project, as of a head. */
+export function useRevisions(id: string, head: number) {
+  return useQuery({
+    queryKey: keys.revisions(id, head),
+    queryFn: () => answered(api.GET("/api/projects/{id}/revisions", { params: { path: { id } } })),
+    placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
+  });
+}
+
+/** What would be in the packet of a head, and what its folder is called. */
+export function usePacket(id: string, head: number) {
+  return useQuery({
+    queryKey: ["packet", id, head],
+    queryFn: ({ signal }) =>
+      answered(api.GET("/api/projects/{id}/packet", { params: { path: { id } }, signal })),
+    retry: false,
+  });
+}
+
+/** What was handed out of a project. */
+export function useHandedOut(id: string, head: number) {
+  return useQuery({
+    queryKey: [...keys.handed(id), head],
+    queryFn: () => answered(api.GET("/api/projects/{id}/handed-out", { params: { path: { id } } })),
+    staleTime: 0,
+    // What a link of the browser saves is told to nobody here.
+    refetchInterval: 4000,
+    placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
+  });
+}
+
+/** The cloths of the stash that a search finds. */
+export function useStashCloths(search: string) {
+  return useQuery({
+    queryKey: [...keys.stash, "cloths", search],
+    queryFn: () => answered(api.GET("/api/stash/cloths", { params: { query: { search } } })),
+    placeholderData: (before) => before,
+  });
+}
+
+/** The threads of the stash that a search finds. */
+export function useStashThreads(search: string) {
+  return useQuery({
+    queryKey: [...keys.stash, "threads", search],
+    queryFn: () => answered(api.GET("/api/stash/threads", { params: { query: { search } } })),
+    placeholderData: (before) => before,
+  });
+}
+
+/** The threads of the stash nearest to a colour. */
+export function useNearThreads(colour: string, search: string, most: number) {
+  return useQuery({
+    queryKey: [...keys.stash, "near", colour, search, most],
+    queryFn: () =>
+      answered(api.GET("/api/stash/threads/near", { params: { query: { colour, search, most } } })),
+    placeholderData: (before) => before,
+  });
+}
+
+/** The pages of the help. */
+export function useHelpContents() {
+  return useQuery({
+    queryKey: ["help", "contents"],
+    queryFn: () => answered(api.GET("/api/help")),
+    staleTime: Infinity,
+  });
+}
+
+/** A page of the help. */
+export function useHelpPage(page: string) {
+  return useQuery({
+    queryKey: ["help", "page", page],
+    queryFn: () => answered(api.GET("/api/help/pages/{page}", { params: { path: { page } } })),
+    staleTime: Infinity,
+    retry: false,
+  });
+}
+
+/** The sections of the help that a text finds; nothing for no text. */
+export function useHelpSearch(text: string) {
+  return useQuery({
+    queryKey: ["help", "search", text],
+    queryFn: () => answered(api.GET("/api/help/search", { params: { query: { text } } })),
+    staleTime: Infinity,
+    placeholderData: (before) => before,
+  });
+}
+
+/** The stages that need not be explained any more. */
+export function useMet() {
+  return useQuery({ queryKey: keys.met, queryFn: () => answered(api.GET("/api/met")), staleTime: Infinity });
 }
 
 /** What takes room in the data folder. */

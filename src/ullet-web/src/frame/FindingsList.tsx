@@ -1,4 +1,4 @@
-import { X } from "lucide-react";
+import { CircleHelp, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { useEdits } from "../api/edits";
@@ -7,6 +7,8 @@ import { Button } from "../parts/Button";
 import { IconButton } from "../parts/IconButton";
 import { TextButton } from "../parts/TextButton";
 import { useView } from "../state/view";
+import { useCatalogue } from "../api/queries";
+import { openHelp } from "../verbs/asks";
 import { grouped, type FindingGroup } from "./findings";
 import { LevelIcon } from "./LevelIcon";
 
@@ -85,6 +87,7 @@ function GroupRow({ projectId, group }: { projectId: string; group: FindingGroup
               {label}, all
             </Button>
           ))}
+          <HelpButton finding={first} />
           <TextButton aria-expanded={open} onClick={() => setOpen(!open)}>
             {open ? "Show one line" : "Show each"}
           </TextButton>
@@ -119,6 +122,7 @@ function FindingRow({ projectId, finding }: { projectId: string; finding: Findin
             {label}
           </Button>
         ))}
+        <HelpButton finding={finding} />
         {finding.elementId || finding.x != null ? (
           <Button
             onClick={() => {
@@ -132,5 +136,19 @@ function FindingRow({ projectId, finding }: { projectId: string; finding: Findin
         ) : null}
       </div>
     </li>
+  );
+}
+
+/** Opens the help where it explains what was found. */
+function HelpButton({ finding }: { finding: Finding }) {
+  const name = useCatalogue().data?.findings.find(({ code }) => code === finding.code)?.name;
+  return (
+    <IconButton
+      label={`What this means: ${name ?? finding.code}`}
+      side="left"
+      onClick={() => openHelp("checks", finding.code)}
+    >
+      <CircleHelp size={17} aria-hidden />
+    </IconButton>
   );
 }

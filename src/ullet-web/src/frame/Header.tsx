@@ -1,4 +1,4 @@
-import { PackageCheck, Redo2, Undo2 } from "lucide-react";
+import { BookOpen, History, PackageCheck, Redo2, Search, Undo2 } from "lucide-react";
 import { Link, NavLink } from "react-router";
 import { useEdits } from "../api/edits";
 import type { Scene } from "../api/client";
@@ -9,6 +9,7 @@ import { TextField } from "../parts/fields/TextField";
 import { FindingsButton } from "./FindingsButton";
 import { HoopChoice } from "./HoopChoice";
 import { SavedAgo } from "./SavedAgo";
+import { ask, openHelp } from "../verbs/asks";
 
 interface Props {
   projectId: string;
@@ -73,6 +74,15 @@ export function Header({ projectId, scene }: Props) {
         onClick={() => edits.redo()}
       >
         <Redo2 size={18} aria-hidden />
+      </IconButton>
+      <IconButton label="History" onClick={() => ask("history")}>
+        <History size={18} aria-hidden />
+      </IconButton>
+      <IconButton label="Search for what to do" keys="/" onClick={() => ask("search")}>
+        <Search size={18} aria-hidden />
+      </IconButton>
+      <IconButton label="Help" keys="F1" onClick={() => openHelp("start")}>
+        <BookOpen size={18} aria-hidden />
       </IconButton>
       <button
         type="button"

@@ -3,6 +3,7 @@ import { useEdits } from "../api/edits";
 import type { Edit, Scene } from "../api/client";
 import { Choice } from "../parts/fields/Choice";
 import { HoopPanel } from "./HoopPanel";
+import { useWhenAsked } from "../verbs/asks";
 import { hooped, hoopText, useHoopOptions } from "./hoops";
 
 interface Props {
@@ -17,6 +18,7 @@ const TURN = "turn";
 export function HoopChoice({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const [asking, setAsking] = useState(false);
+  useWhenAsked("hoop", () => setAsking(true));
   const options = useHoopOptions(scene.unit);
   const { hoop, hoopInches } = scene.hooping;
   const now =

@@ -6,7 +6,9 @@ import { useUnits } from "../state/units";
 import { useView } from "../state/view";
 import { FindingsList } from "./FindingsList";
 import { Header } from "./Header";
-import { KeysPanel } from "./KeysPanel";
+import { HistoryPanel } from "./HistoryPanel";
+import { ProjectFindingOut } from "./FindingOut";
+import { AskedVariant } from "./VariantPanel";
 import { useHistoryKeys } from "./useHistoryKeys";
 
 /** The frame round a project's rooms: header above, the room below. */
@@ -46,7 +48,9 @@ export function ProjectFrame() {
       <Header projectId={id} scene={scene.data} />
       <Outlet />
       <FindingsList projectId={id} scene={scene.data} />
-      <KeysPanel />
+      <HistoryPanel projectId={id} scene={scene.data} />
+      <AskedVariant projectId={id} unit={scene.data.unit} />
+      <ProjectFindingOut />
     </div>
   );
 }

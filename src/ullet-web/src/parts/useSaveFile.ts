@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Refused, saveFile } from "../api/client";
+import { keys } from "../api/queries";
 import { say } from "../state/messages";
 
 /** Saves files of a project; afterwards the list of what was handed out is read again. */
@@ -17,6 +18,7 @@ export function useSaveFile(projectId: string) {
     } finally {
       setSaving(null);
       await queries.invalidateQueries({ queryKey: ["exports", projectId] });
+      await queries.invalidateQueries({ queryKey: keys.handed(projectId) });
     }
   };
 

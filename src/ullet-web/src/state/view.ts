@@ -51,7 +51,6 @@ interface ViewState {
   /** True when the words of what is selected are to be typed over as soon as their field is there. */
   typesWords: boolean;
   stackOpen: boolean;
-  keysOpen: boolean;
   findingsOpen: boolean;
   select: (ids: string[]) => void;
   chooseLetter: (letter: number | null) => void;
@@ -69,7 +68,6 @@ interface ViewState {
   typeWords: (wanted: boolean) => void;
   addPending: (by: 1 | -1) => void;
   setStackOpen: (open: boolean) => void;
-  setKeysOpen: (open: boolean) => void;
   setFindingsOpen: (open: boolean) => void;
 }
 
@@ -90,7 +88,6 @@ export const useView = create<ViewState>((set) => ({
   pending: 0,
   typesWords: false,
   stackOpen: true,
-  keysOpen: false,
   findingsOpen: false,
   select: (selection) =>
     set((state) => ({
@@ -116,7 +113,6 @@ export const useView = create<ViewState>((set) => ({
   typeWords: (typesWords) => set({ typesWords }),
   addPending: (by) => set((state) => ({ pending: state.pending + by })),
   setStackOpen: (stackOpen) => set({ stackOpen }),
-  setKeysOpen: (keysOpen) => set({ keysOpen }),
   setFindingsOpen: (findingsOpen) => set({ findingsOpen }),
 }));
 

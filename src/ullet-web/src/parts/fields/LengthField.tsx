@@ -15,10 +15,12 @@ interface Props {
   disabled?: boolean;
   /** Figures behind the point in mm; one for places and sizes. */
   digits?: number;
+  /** Stands where there is no one value. */
+  unset?: string;
 }
 
 /** A length that can be typed in mm, decimal inches or fractions; the server reads it. */
-export function LengthField({ label, value, unit, onTyped, disabled, digits = 1 }: Props) {
+export function LengthField({ label, value, unit, onTyped, disabled, digits = 1, unset = "mixed" }: Props) {
   const id = useId();
   const field = useDraft({
     shown: value === null ? "" : unit === "inch" ? shown(value, unit) : value.toFixed(digits),
@@ -31,7 +33,7 @@ export function LengthField({ label, value, unit, onTyped, disabled, digits = 1 
         id={id}
         field={field}
         disabled={disabled}
-        placeholder={value === null ? "mixed" : undefined}
+        placeholder={value === null ? unset : undefined}
         selects
       />
     </FieldFrame>

@@ -8,9 +8,12 @@ import { useDraft } from "./useDraft";
 
 interface Props {
   label: string;
-  value: number;
+  /** Null where nothing is said. */
+  value: number | null;
   unit?: string;
   digits?: number;
+  /** Stands where nothing is said. */
+  unset?: string;
   onTyped: (value: number) => unknown;
 }
 
@@ -25,16 +28,16 @@ export function NumberField(props: Props) {
   );
 }
 
-function PlainNumber({ label, value, unit, digits = 1, onTyped }: Props) {
+function PlainNumber({ label, value, unit, digits = 1, unset, onTyped }: Props) {
   const id = useId();
   const field = useDraft({
-    shown: value.toFixed(digits),
+    shown: value === null ? "" : value.toFixed(digits),
     read: (text) => read(text, label),
     onTaken: onTyped,
   });
   return (
     <FieldFrame id={id} label={label} unit={unit} wrong={field.wrong}>
-      <DraftInput id={id} field={field} selects />
+      <DraftInput id={id} field={field} placeholder={unset} selects />
     </FieldFrame>
   );
 }

@@ -6,7 +6,7 @@ import { FormPanel } from "../../parts/FormPanel";
 import { Choice } from "../../parts/fields/Choice";
 import { PlainArea } from "../../parts/fields/PlainArea";
 import { FileChooser } from "../../parts/fields/FileChooser";
-import { bytesAsBase64 } from "./base64";
+import { bytesAsBase64 } from "../../state/base64";
 
 interface Props {
   projectId: string;

@@ -6,6 +6,8 @@ import { buttonClass } from "../../parts/Button";
 import { duration, sizeText } from "../../state/lengths";
 import { BookletRow } from "./BookletRow";
 import { CutRows } from "./CutRows";
+import { FolderPanel } from "./FolderPanel";
+import { HandedList } from "./HandedList";
 import { PhoneSwitch } from "./PhoneSwitch";
 import { Tick } from "../../parts/fields/Tick";
 
@@ -98,7 +100,7 @@ export function PacketRoom() {
               icon={<FileImage size={22} aria-hidden />}
               name="Picture"
               facts="As finished, 1600 pixels"
-              href={`${files}/picture.png?size=1600`}
+              href={`${files}/picture.png?size=1600&hand=true`}
               saveAs={`${scene.title}.png`}
             />
             <FileRow
@@ -114,11 +116,9 @@ export function PacketRoom() {
               Mend what stands above, or tick the box to hand it over despite it.
             </p>
           ) : (
-            <a className={buttonClass("main")} href={`${files}/packet.zip?${held}`} download>
-              <Download size={17} aria-hidden />
-              Everything in one folder
-            </a>
+            <FolderPanel projectId={id} head={scene.head} held={held} />
           )}
+          <HandedList projectId={id} head={scene.head} />
         </div>
       </div>
     </main>

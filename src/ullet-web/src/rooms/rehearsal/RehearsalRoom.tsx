@@ -17,7 +17,7 @@ export function RehearsalRoom() {
     enabled: scene !== undefined,
     queryFn: async ({ signal }) => {
       const file = await fetchFile(
-        `/api/projects/${id}/program.ulst?despite=true${hooping ? `&hooping=${hooping}` : ""}`,
+        `/api/projects/${id}/program.ulst?despite=true&trial=true${hooping ? `&hooping=${hooping}` : ""}`,
         signal,
       );
       return sendFile<Rehearsal>(

@@ -4,6 +4,7 @@ import { useEdits } from "../../api/edits";
 import type { OrderedStep, Scene } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { duration } from "../../state/lengths";
+import { useWhenAsked } from "../../verbs/asks";
 import { HandStepPanel } from "./HandStepPanel";
 
 interface Props {
@@ -18,6 +19,7 @@ interface Props {
 export function OrderBar({ projectId, scene, steps, after }: Props) {
   const edits = useEdits(projectId);
   const [adding, setAdding] = useState(false);
+  useWhenAsked("handStep", () => setAdding(true));
   const { runSheet } = scene;
   return (
     <div className="flex items-center gap-3 border-b border-line bg-white px-4 py-2">

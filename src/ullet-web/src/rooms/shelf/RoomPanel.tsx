@@ -8,7 +8,7 @@ import { Panel } from "../../parts/Panel";
 import { bytes } from "../../state/bytes";
 import { say } from "../../state/messages";
 
-type Part = "unused" | "bin" | "history";
+type Part = "unused" | "bin" | "history" | "handed";
 
 const PARTS: { id: Part; name: string; about: string }[] = [
   {
@@ -20,7 +20,12 @@ const PARTS: { id: Part; name: string; about: string }[] = [
   {
     id: "history",
     name: "Older states",
-    about: "Undo further back than 30 steps; every day’s last state stays.",
+    about: "Undo further back than 30 steps; every day’s last state and those with a name stay.",
+  },
+  {
+    id: "handed",
+    name: "Files handed out before",
+    about: "The newest of each name stays, to be had again byte for byte.",
   },
 ];
 
@@ -28,7 +33,12 @@ const PARTS: { id: Part; name: string; about: string }[] = [
 export function RoomPanel({ onClose }: { onClose: () => void }) {
   const room = useRoom();
   const queries = useQueryClient();
-  const [chosen, setChosen] = useState<Record<Part, boolean>>({ unused: true, bin: false, history: false });
+  const [chosen, setChosen] = useState<Record<Part, boolean>>({
+    unused: true,
+    bin: false,
+    history: false,
+    handed: false,
+  });
   const [busy, setBusy] = useState(false);
 
   const clear = async () => {

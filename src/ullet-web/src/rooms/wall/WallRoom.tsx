@@ -10,6 +10,7 @@ import { RemovePanel } from "./card/RemovePanel";
 import { RunStrip } from "./RunStrip";
 import { SelectionCard } from "./card/SelectionCard";
 import { Stack } from "./stack/Stack";
+import { EmptyWall } from "./view/EmptyWall";
 import { WallCanvas } from "./view/WallCanvas";
 import { WallMenu } from "./hands/WallMenu";
 import { LassoCard } from "./stitches/LassoCard";
@@ -37,6 +38,7 @@ export function WallRoom() {
           <WallMenu projectId={id} scene={saved}>
             <WallCanvas projectId={id} scene={scene} saved={saved} />
           </WallMenu>
+          {scene.elements.length === 0 && tool === "select" ? <EmptyWall projectId={id} /> : null}
           <MapLegend projectId={id} head={saved.head} />
         </div>
         <aside

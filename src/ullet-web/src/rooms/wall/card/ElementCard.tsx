@@ -8,7 +8,7 @@ import { TextField } from "../../../parts/fields/TextField";
 import { useView } from "../../../state/view";
 import { sizeText } from "../../../state/lengths";
 import { formOf } from "../forms";
-import { useOffers } from "../hands/useOffers";
+import { useOffers } from "../../../verbs/useOffers";
 import { makingOf } from "../makings";
 import { NodeFields } from "../nodes/NodeFields";
 import { OperationsFields } from "../operations/OperationsFields";

@@ -16,6 +16,9 @@ import { ClothPanel } from "../stuff/ClothPanel";
 import { Colourways } from "../stuff/Colourways";
 import { PatternFields } from "./PatternFields";
 import { ThreadPanel } from "../stuff/ThreadPanel";
+import { ClothPicker, ThreadPicker } from "../../../parts/stuff/StashPicker";
+import { threadLabel } from "../../../parts/stuff/threadLabel";
+import { useWhenAsked, type Ask } from "../../../verbs/asks";
 
 interface Props {
   projectId: string;
@@ -80,7 +83,7 @@ function HoopingFields({ projectId, scene }: Props) {
   const { hooping, cloths, threads } = scene;
   const groundHolds = useCatalogue().data?.groundHolds ?? [];
   const clothOptions = cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }));
-  const threadOptions = threads.map((thread) => ({ value: thread.id, label: thread.name }));
+  const threadOptions = threads.map((thread) => ({ value: thread.id, label: threadLabel(thread) }));
   const clothMark = (id: string) => <ClothSwatch cloth={cloths.find((cloth) => cloth.id === id)} />;
   const threadMark = (id: string) => (
     <ThreadSwatch colour={threads.find((t) => t.id === id)?.colour ?? "#ffffff"} />
@@ -149,8 +152,11 @@ function Cloths({ projectId, scene }: Props) {
   return (
     <Stock
       items={scene.cloths}
+      nameOf={(cloth) => cloth.name}
       mark={(cloth) => <ClothSwatch cloth={cloth} />}
       newLabel="New cloth"
+      ask="newCloth"
+      more={<TakeCloth projectId={projectId} />}
       panel={(cloth, close) => (
         <ClothPanel
           projectId={projectId}
@@ -167,8 +173,11 @@ function Threads({ projectId, scene }: Props) {
   return (
     <Stock
       items={scene.threads}
+      nameOf={threadLabel}
       mark={(thread) => <ThreadSwatch colour={thread.colour} />}
       newLabel="New thread"
+      ask="newThread"
+      more={<TakeThread projectId={projectId} />}
       panel={(thread, close) => (
         <ThreadPanel
           projectId={projectId}
@@ -181,26 +190,72 @@ function Threads({ projectId, scene }: Props) {
   );
 }
 
+function TakeCloth({ projectId }: { projectId: string }) {
+  const edits = useEdits(projectId);
+  const [asking, setAsking] = useState(false);
+  useWhenAsked("takeCloth", () => setAsking(true));
+  return (
+    <>
+      <Button onClick={() => setAsking(true)}>From the stash</Button>
+      {asking ? (
+        <ClothPicker
+          title="Take a cloth from the stash"
+          onChosen={({ id }) =>
+            edits.edit({ edit: "takeCloth", stashId: id }).then((ok) => (ok ? setAsking(false) : undefined))
+          }
+          onClose={() => setAsking(false)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function TakeThread({ projectId }: { projectId: string }) {
+  const edits = useEdits(projectId);
+  const [asking, setAsking] = useState(false);
+  useWhenAsked("takeThread", () => setAsking(true));
+  return (
+    <>
+      <Button onClick={() => setAsking(true)}>From the stash</Button>
+      {asking ? (
+        <ThreadPicker
+          title="Take a thread from the stash"
+          onChosen={({ id }) =>
+            edits.edit({ edit: "takeThread", stashId: id }).then((ok) => (ok ? setAsking(false) : undefined))
+          }
+          onClose={() => setAsking(false)}
+        />
+      ) : null}
+    </>
+  );
+}
+
 interface StockProps<T> {
   items: T[];
+  nameOf: (item: T) => string;
   mark: (item: T) => ReactNode;
   newLabel: string;
+  /** What asks for a new one from elsewhere. */
+  ask: Ask;
+  /** Stands beside the button. */
+  more: ReactNode;
   /** The dialog that changes an item, or makes a new one. */
   panel: (item: T | undefined, close: () => void) => ReactNode;
 }
 
 /** What the project has in stock, each with a button to change it. */
-function Stock<T extends { id: string; name: string }>({ items, mark, newLabel, panel }: StockProps<T>) {
+function Stock<T extends { id: string }>({ items, nameOf, mark, newLabel, ask, more, panel }: StockProps<T>) {
   const [asking, setAsking] = useState<T | "new" | null>(null);
+  useWhenAsked(ask, () => setAsking("new"));
   return (
     <>
       <ul>
         {items.map((item) => (
           <li key={item.id} className="flex items-center gap-2">
             {mark(item)}
-            <span className="truncate">{item.name}</span>
+            <span className="truncate">{nameOf(item)}</span>
             <IconButton
-              label={`Change ${item.name}`}
+              label={`Change ${nameOf(item)}`}
               side="left"
               className="ml-auto h-7!"
               onClick={() => setAsking(item)}
@@ -210,10 +265,13 @@ function Stock<T extends { id: string; name: string }>({ items, mark, newLabel, 
           </li>
         ))}
       </ul>
-      <Button onClick={() => setAsking("new")}>
-        <Plus size={16} aria-hidden />
-        {newLabel}
-      </Button>
+      <div className="flex flex-wrap gap-1.5">
+        <Button onClick={() => setAsking("new")}>
+          <Plus size={16} aria-hidden />
+          {newLabel}
+        </Button>
+        {more}
+      </div>
       {asking ? panel(asking === "new" ? undefined : asking, () => setAsking(null)) : null}
     </>
   );

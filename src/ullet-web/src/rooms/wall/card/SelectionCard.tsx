@@ -16,7 +16,7 @@ import { wholeBox } from "../../../canvas/whole";
 import { TraitFields } from "./TraitFields";
 import { WholeFields } from "./WholeFields";
 import { StateButtons } from "./StateButtons";
-import { useOffers } from "../hands/useOffers";
+import { useOffers } from "../../../verbs/useOffers";
 
 interface Props {
   projectId: string;

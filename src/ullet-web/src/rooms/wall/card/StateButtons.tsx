@@ -14,7 +14,7 @@ import type { Scene } from "../../../api/client";
 import type { Element } from "../../../api/elements";
 import { IconButton } from "../../../parts/IconButton";
 import { NumberField } from "../../../parts/fields/NumberField";
-import { useOffers } from "../hands/useOffers";
+import { useOffers } from "../../../verbs/useOffers";
 
 interface Props {
   projectId: string;

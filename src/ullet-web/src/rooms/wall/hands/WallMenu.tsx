@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import type { Scene } from "../../../api/client";
 import { mainContainer } from "../../../parts/mainContainer";
 import { useView } from "../../../state/view";
-import { useOffers, type Offer, type OfferId } from "./useOffers";
+import { useOffers, type Offer, type OfferId } from "../../../verbs/useOffers";
 
 interface Props {
   projectId: string;

@@ -3,9 +3,10 @@ import { useEdits } from "../../../api/edits";
 import type { Edit, Scene } from "../../../api/client";
 import { isFormed } from "../../../api/elements";
 import { useView } from "../../../state/view";
-import { useOffers, type OfferId } from "./useOffers";
+import { useOffers, type OfferId } from "../../../verbs/useOffers";
 import { nextLike } from "../card/traits";
-import { wallEvents } from "./wallEvents";
+import { ask } from "../../../verbs/asks";
+import { wallEvents } from "../../../verbs/wallEvents";
 
 const ARROWS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -73,7 +74,7 @@ export function useWallKeys(projectId: string, scene: Scene | undefined) {
         const next = nextLike(scene, selection[0]);
         if (next !== null) select([next]);
       } else if (key === "t") {
-        wallEvents.newWords();
+        ask("letters");
       } else if (key === "p") {
         select([]);
         setTool(tool === "pen" ? "select" : "pen");

@@ -6,7 +6,7 @@ import { IconButton } from "../../../parts/IconButton";
 import { withUnit } from "../../../state/lengths";
 import { useView } from "../../../state/view";
 import type { ElementProps } from "../card/elementProps";
-import { wallEvents } from "../hands/wallEvents";
+import { wallEvents } from "../../../verbs/wallEvents";
 
 const NAMES: Record<LeftoverKind, string> = {
   crumb: "Crumb",

@@ -7,6 +7,7 @@ import { Button } from "../../../parts/Button";
 import { PlainField } from "../../../parts/fields/PlainField";
 import { FormPanel } from "../../../parts/FormPanel";
 import { say } from "../../../state/messages";
+import { useWhenAsked } from "../../../verbs/asks";
 
 interface Props {
   projectId: string;
@@ -16,6 +17,7 @@ interface Props {
 /** Keeps what is selected as a part, under a name. */
 export function KeepPart({ projectId, chosen }: Props) {
   const [open, setOpen] = useState(false);
+  useWhenAsked("keepPart", () => setOpen(true));
   return (
     <>
       <Button onClick={() => setOpen(true)}>

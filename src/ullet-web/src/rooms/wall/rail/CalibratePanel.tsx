@@ -3,7 +3,7 @@ import { Button } from "../../../parts/Button";
 import { NumberField } from "../../../parts/fields/NumberField";
 import { Panel } from "../../../parts/Panel";
 import { useRuler, USUAL_PIXELS } from "../../../state/ruler";
-import { wallEvents } from "../hands/wallEvents";
+import { wallEvents } from "../../../verbs/wallEvents";
 
 const BAR_MM = 100;
 

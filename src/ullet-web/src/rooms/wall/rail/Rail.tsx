@@ -14,7 +14,7 @@ import {
   ZoomOut,
   type LucideIcon,
 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import { useCatalogue } from "../../../api/queries";
 import { importFile, Refused, type ImportPreview, type Scene, type ShapeSource } from "../../../api/client";
@@ -33,7 +33,8 @@ import { SketchPanel } from "../sketches/SketchPanel";
 import { ShapePicture } from "./ShapePicture";
 import { RailMenu, VERB } from "./RailMenu";
 import { ZoneVerb } from "./ZoneVerb";
-import { wallEvents } from "../hands/wallEvents";
+import { ask, useWhenAsked } from "../../../verbs/asks";
+import { wallEvents } from "../../../verbs/wallEvents";
 
 interface Props {
   projectId: string;
@@ -49,10 +50,9 @@ export function Rail({ projectId, scene }: Props) {
   const calibrated = useRuler((ruler) => ruler.pixelsPerMm) !== USUAL_PIXELS;
   const close = () => setAsked(null);
 
-  useEffect(() => {
-    wallEvents.whenNewWords(() => setAsked("letters"));
-    return () => wallEvents.whenNewWords(null);
-  }, []);
+  useWhenAsked("letters", () => setAsked("letters"));
+  useWhenAsked("sketches", () => setAsked("sketches"));
+  useWhenAsked("mockUp", () => setAsked("mockUp"));
 
   const bringIn = async (file: File) => {
     try {
@@ -92,7 +92,7 @@ export function Rail({ projectId, scene }: Props) {
         }}
       />
       <FileChooser label="Drawing file" accept=".svg,.dxf" onChosen={bringIn}>
-        {(open) => <Verb icon={FileInput} label="Import" onClick={open} />}
+        {(open) => <ImportVerb open={open} />}
       </FileChooser>
       <StitchesVerb projectId={projectId} scene={scene} />
       <Verb
@@ -125,7 +125,7 @@ export function Rail({ projectId, scene }: Props) {
         >
           <Scaling size={19} aria-hidden />
         </IconButton>
-        <IconButton label="Keys" keys="?" side="right" onClick={() => useView.getState().setKeysOpen(true)}>
+        <IconButton label="Keys" keys="?" side="right" onClick={() => ask("keys")}>
           <Keyboard size={19} aria-hidden />
         </IconButton>
       </div>
@@ -156,10 +156,16 @@ function Verb({ icon: Icon, label, pressed, onClick }: VerbProps) {
   );
 }
 
+function ImportVerb({ open }: { open: () => void }) {
+  useWhenAsked("drawingFile", open);
+  return <Verb icon={FileInput} label="Import" onClick={open} />;
+}
+
 function ShapeVerb({ projectId }: { projectId: string }) {
   const edits = useEdits(projectId);
   const catalogue = useCatalogue();
   const [open, setOpen] = useState(false);
+  useWhenAsked("shapes", () => setOpen(true));
 
   const add = (shape: ShapeSource) => {
     setOpen(false);

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useEdits } from "../../../api/edits";
 import type { ZoneRole } from "../../../api/client";
 import { useCatalogue } from "../../../api/queries";
+import { useWhenAsked } from "../../../verbs/asks";
 import { RailMenu } from "./RailMenu";
 
 interface Props {
@@ -14,6 +15,7 @@ export function ZoneVerb({ projectId }: Props) {
   const edits = useEdits(projectId);
   const zones = useCatalogue().data?.zones ?? [];
   const [open, setOpen] = useState(false);
+  useWhenAsked("zone", () => setOpen(true));
   const add = (role: ZoneRole) => {
     setOpen(false);
     void edits.add({ edit: "addZone", role, shape: { form: "rectangle", cornerRadius: 2 } });

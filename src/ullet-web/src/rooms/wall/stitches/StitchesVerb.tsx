@@ -1,8 +1,9 @@
 import { GitCompareArrows, PackageOpen, Spool } from "lucide-react";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { Refused, type Scene } from "../../../api/client";
 import { FilesChooser } from "../../../parts/fields/FilesChooser";
 import { say } from "../../../state/messages";
+import { useWhenAsked } from "../../../verbs/asks";
 import { PartsPanel } from "../parts/PartsPanel";
 import { RailMenu } from "../rail/RailMenu";
 import { ComparePanel } from "./ComparePanel";
@@ -25,6 +26,8 @@ export function StitchesVerb({ projectId, scene }: Props) {
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState<Asked>(null);
   const close = () => setAsked(null);
+  useWhenAsked("parts", () => setAsked("parts"));
+  useWhenAsked("compare", () => setAsked("compare"));
 
   const bringIn = async (files: File[]) => {
     setOpen(false);
@@ -39,7 +42,7 @@ export function StitchesVerb({ projectId, scene }: Props) {
     <>
       <FilesChooser label="Stitch files" accept={STITCH_FILES} onChosen={bringIn}>
         {(choose) => (
-          <RailMenu icon={Spool} label="Stitches" title="Stitches" open={open} onOpenChange={setOpen}>
+          <StitchesMenu choose={choose} open={open} onOpenChange={setOpen}>
             <div className="w-[270px]">
               <button type="button" className={ROW} onClick={choose}>
                 <Spool size={19} aria-hidden />
@@ -77,7 +80,7 @@ export function StitchesVerb({ projectId, scene }: Props) {
                 </span>
               </button>
             </div>
-          </RailMenu>
+          </StitchesMenu>
         )}
       </FilesChooser>
       {asked === "parts" ? <PartsPanel projectId={projectId} scene={scene} onClose={close} /> : null}
@@ -87,4 +90,17 @@ export function StitchesVerb({ projectId, scene }: Props) {
       ) : null}
     </>
   );
+}
+
+interface MenuProps {
+  choose: () => void;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  children: ReactNode;
+}
+
+/** The menu, which also opens the chooser of files where that is asked for from elsewhere. */
+function StitchesMenu({ choose, ...rest }: MenuProps) {
+  useWhenAsked("stitchFile", choose);
+  return <RailMenu icon={Spool} label="Stitches" title="Stitches" {...rest} />;
 }

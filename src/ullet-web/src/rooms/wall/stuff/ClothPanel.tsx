@@ -8,10 +8,13 @@ import { ColourField } from "../../../parts/fields/ColourField";
 import { PlainField } from "../../../parts/fields/PlainField";
 import { FormPanel } from "../../../parts/FormPanel";
 import { ClothSwatch } from "../../../parts/Swatch";
-import { ClothPhoto } from "./ClothPhoto";
+import { ClothPhoto } from "../../../parts/stuff/ClothPhoto";
 import { ExchangeField } from "./ExchangeField";
 import { Tick } from "../../../parts/fields/Tick";
 import { Note } from "../../../parts/Note";
+import { Button } from "../../../parts/Button";
+import { CLOTH_TEXTURES } from "../../../parts/clothTextures";
+import { ClothPicker } from "../../../parts/stuff/StashPicker";
 
 interface Props {
   projectId: string;
@@ -23,13 +26,6 @@ interface Props {
   /** Called with the id of a cloth that was added. */
   onAdded?: (clothId: string) => void;
 }
-
-const TEXTURES = [
-  { value: "plain", label: "plain" },
-  { value: "woven", label: "woven" },
-  { value: "dotted", label: "dotted" },
-  { value: "striped", label: "striped" },
-];
 
 /** Name, colour, kind and pattern of a cloth. */
 export function ClothPanel({ projectId, cloth, others = [], onClose, onAdded }: Props) {
@@ -47,6 +43,7 @@ export function ClothPanel({ projectId, cloth, others = [], onClose, onAdded }: 
     },
   );
 
+  const [searching, setSearching] = useState(false);
   const preset = kinds.find((known) => known.id === draft.kind);
 
   const save = async () => {
@@ -89,7 +86,7 @@ export function ClothPanel({ projectId, cloth, others = [], onClose, onAdded }: 
           label="Pattern"
           value={draft.texture ?? "woven"}
           mark={<ClothSwatch cloth={draft} />}
-          options={TEXTURES}
+          options={CLOTH_TEXTURES}
           onChosen={(texture) => setDraft((now) => ({ ...now, texture: texture as Cloth["texture"] }))}
         />
       </div>
@@ -116,6 +113,22 @@ export function ClothPanel({ projectId, cloth, others = [], onClose, onAdded }: 
               .edit({ edit: "exchangeCloth", fromId: cloth.id, toId })
               .then((ok) => (ok ? onClose() : undefined))
           }
+        />
+      ) : null}
+      {cloth ? (
+        <Button className="self-start" onClick={() => setSearching(true)}>
+          Exchange it for one of the stash
+        </Button>
+      ) : null}
+      {cloth && searching ? (
+        <ClothPicker
+          title={`In place of ${cloth.name}`}
+          onChosen={({ id }) =>
+            edits
+              .edit({ edit: "takeCloth", stashId: id, insteadOf: cloth.id })
+              .then((ok) => (ok ? onClose() : undefined))
+          }
+          onClose={() => setSearching(false)}
         />
       ) : null}
     </FormPanel>

@@ -7,7 +7,7 @@ import { withUnit } from "../../../state/lengths";
 import { useView } from "../../../state/view";
 import { WallView } from "./WallView";
 import { useWallHands } from "../hands/useWallHands";
-import { wallEvents } from "../hands/wallEvents";
+import { wallEvents } from "../../../verbs/wallEvents";
 
 interface Props {
   projectId: string;
@@ -132,11 +132,6 @@ export function WallCanvas({ projectId, scene, saved }: Props) {
       <p id="wall-summary" className="sr-only">
         {scene.summary}
       </p>
-      {scene.elements.length === 0 ? (
-        <p className="pointer-events-none absolute top-4 right-0 left-0 z-10 mx-auto w-max rounded-card border border-line bg-white px-4 py-2">
-          The hoop is empty. Choose Shape or Letters on the left and lay the first piece.
-        </p>
-      ) : null}
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { useForm } from "../../../../api/queries";
 import { EdgeMatchSummary } from "../../../../parts/EdgeMatchSummary";
 import { useView } from "../../../../state/view";
 import type { ClothProps } from "../../card/elementProps";
-import { wallEvents } from "../../hands/wallEvents";
+import { wallEvents } from "../../../../verbs/wallEvents";
 
 /** How well the cover holds and hides the cut edge, along the edge; what mends it. */
 export function EdgeMatchFields({ projectId, scene, element }: ClothProps) {

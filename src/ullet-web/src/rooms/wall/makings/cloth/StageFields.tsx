@@ -1,15 +1,16 @@
 import { RotateCcw } from "lucide-react";
 import { useEdits } from "../../../../api/edits";
 import { useCatalogue } from "../../../../api/queries";
-import type { Edit, RunSettings, StageChoice, TackKind } from "../../../../api/client";
+import type { Edit, RunSettings, StageChoice, TackKind, Thread } from "../../../../api/client";
 import { isStageOf, type Made, type StageRole } from "../../../../api/elements";
 import { Button } from "../../../../parts/Button";
 import { Choice } from "../../../../parts/fields/Choice";
 import { LengthField } from "../../../../parts/fields/LengthField";
-import { ThreadSwatch } from "../../../../parts/Swatch";
 import { duration } from "../../../../state/lengths";
 import type { ClothProps } from "../../card/elementProps";
 import { newest } from "../../card/newest";
+import { ThreadChoice } from "../ThreadChoice";
+import { StageNote } from "./StageNote";
 import { Tick } from "../../../../parts/fields/Tick";
 
 type Stages = Made<"cloth">["making"]["stages"];
@@ -21,13 +22,13 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
   const steps = [...scene.steps, ...scene.guides.flatMap((guide) => guide.steps)];
   return (
     <>
+      {method ? <StageNote method={method} /> : null}
       <ul className="space-y-3">
         {method?.stages.map((stage) => {
           const { role, name } = stage;
           if (!isStageOf(element.making.stages, role)) return null;
           const set = element.making.stages[role];
           const made = steps.find((each) => each.ownerId === element.id && each.stage === role);
-          const thread = scene.threads.find((known) => known.id === (made?.threadId ?? set.threadId));
           const take = (part: RunSettings) =>
             edits.edit((now) => changed(element.id, role, newest(now, element).making.stages, part));
           return (
@@ -52,16 +53,14 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
               </div>
               {set.off ? null : (
                 <div className="mt-1 ml-6 space-y-1">
-                  <Choice
+                  <ThreadChoice
                     label={`Thread of the ${name}`}
                     labelHidden
-                    value={set.threadId ?? ""}
-                    mark={<ThreadSwatch colour={thread?.colour ?? "#ffffff"} />}
-                    options={[
-                      { value: "", label: `the project’s (${projectThread(scene, stage.isOfCovers)})` },
-                      ...scene.threads.map((known) => ({ value: known.id, label: known.name })),
-                    ]}
-                    onChosen={(id) => take({ threadId: id || null })}
+                    threads={scene.threads}
+                    value={set.threadId}
+                    usual={projectThread(scene, stage.isOfCovers)}
+                    whose="the project’s"
+                    onChosen={(threadId) => take({ threadId })}
                   />
                   {role === "cover" ? null : (
                     <RunNumbers
@@ -145,7 +144,7 @@ const threadOf = (part: RunSettings) => ("threadId" in part ? { threadId: part.t
 
 const capitalised = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);
 
-function projectThread(scene: ClothProps["scene"], isOfCovers: boolean): string {
+function projectThread(scene: ClothProps["scene"], isOfCovers: boolean): Thread | undefined {
   const id = isOfCovers ? scene.hooping.coverThreadId : scene.hooping.lineThreadId;
-  return scene.threads.find((thread) => thread.id === id)?.name ?? "none";
+  return scene.threads.find((thread) => thread.id === id);
 }

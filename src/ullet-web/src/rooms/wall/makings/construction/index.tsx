@@ -1,6 +1,6 @@
 import { TextButton } from "../../../../parts/TextButton";
 import type { ElementProps } from "../../card/elementProps";
-import { useOffers } from "../../hands/useOffers";
+import { useOffers } from "../../../../verbs/useOffers";
 import type { WallMaking } from "../module";
 import { Note } from "../../../../parts/Note";
 

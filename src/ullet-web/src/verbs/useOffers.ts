@@ -1,9 +1,9 @@
-import { useEdits } from "../../../api/edits";
-import { answered, api, Refused, type Scene } from "../../../api/client";
-import { isMade, type Element } from "../../../api/elements";
-import { keepClip, keptClip } from "../../../state/clip";
-import { say } from "../../../state/messages";
-import { useView } from "../../../state/view";
+import { useEdits } from "../api/edits";
+import { answered, api, Refused, type Scene } from "../api/client";
+import { isMade, type Element } from "../api/elements";
+import { keepClip, keptClip } from "../state/clip";
+import { say } from "../state/messages";
+import { useView } from "../state/view";
 
 /** Something that can be done with what is selected. */
 export interface Offer {

@@ -1,4 +1,4 @@
-import { useRuler } from "../../../state/ruler";
+import { useRuler } from "../state/ruler";
 
 /** What buttons and keys ask of the wall's drawing, which owns its camera. */
 interface WallHandler {
@@ -13,17 +13,11 @@ interface WallHandler {
 const NEAR = 14;
 
 let handler: WallHandler | null = null;
-let setsWords: (() => void) | null = null;
 
 export const wallEvents = {
   attach(next: WallHandler | null) {
     handler = next;
   },
-  /** Who opens the panel of new words; null for nobody. */
-  whenNewWords(open: (() => void) | null) {
-    setsWords = open;
-  },
-  newWords: () => setsWords?.(),
   zoom: (factor: number) => handler?.zoom(factor),
   fit: () => handler?.fit(),
   trueSize: () => handler?.trueSize(useRuler.getState().pixelsPerMm),

@@ -1,10 +1,10 @@
-import type { Cloth } from "../../../api/client";
-import { Button } from "../../../parts/Button";
-import { NumberField } from "../../../parts/fields/NumberField";
-import { PhotoChooser } from "../../../parts/PhotoChooser";
+import type { Cloth } from "../../api/client";
+import { Button } from "../Button";
+import { NumberField } from "../fields/NumberField";
+import { PhotoChooser } from "../PhotoChooser";
 
 interface Props {
-  cloth: Cloth;
+  cloth: Pick<Cloth, "name" | "swatch">;
   onChanged: (swatch: Cloth["swatch"]) => void;
 }
 
