@@ -59,24 +59,25 @@ public static class StageTable
 {
     public static readonly ImmutableArray<StageRow> All =
     [
-        new(StageId.Placement, "placement", "placement", false) 
+        new(StageId.Placement, "placement", "placement", false)
         {
             Why = "shows where the cloth goes",
             About = "The machine sews a single line on the ground and stops, so that you see where to lay the cloth.",
         },
-        new(StageId.TackDown, "tack", "tack-down", false) 
+        new(StageId.TackDown, "tack", "tack-down", false)
         {
             Why = "holds the cloth",
             About = "A line just inside the edge sews the cloth down, so that it stays where you laid it.",
             HoldsCloth = true,
         },
-        new(StageId.Cover, "cover", "cover", false) 
+        new(StageId.Cover, "cover", "cover", false)
         {
             Why = "holds or hides the edge",
-            About = "Stitches over the raw edge: most of their width lies on the cloth, the rest on the ground beside it.",
+            About =
+                "Stitches over the raw edge: most of their width lies on the cloth, the rest on the ground beside it.",
             IsOfCovers = true,
         },
-        new(StageId.CutGuide, "guide", "cut guide", false) 
+        new(StageId.CutGuide, "guide", "cut guide", false)
         {
             Why = "in a hooping of its own",
             About = "The piece's outline, sewn on its own cloth, which is hooped alone; cut out on this line, it fits.",

@@ -39,7 +39,6 @@ internal static class HelpEndpoints
         group.MapGet("", Contents).WithName("helpContents");
         group.MapGet("search", Search).WithName("searchHelp");
         group.MapGet("pages/{page}", Page).WithName("getHelpPage");
-        group.MapGet("steps/{example}/{number:int}.svg", Step).WithName("getHelpStep");
         group.MapGet("stages/{method}/{stage}.svg", Stage).WithName("getHelpStage");
         group.MapGet("covers/{kind}.png", Cover).WithName("getHelpCover");
     }
@@ -77,7 +76,11 @@ internal static class HelpEndpoints
     private static string Excerpt(string text, string[] words)
     {
         var folded = SearchText.Folded(text);
-        var at = words.Select(word => folded.IndexOf(word, StringComparison.Ordinal)).Where(i => i >= 0).DefaultIfEmpty(0).Min();
+        var at = words
+            .Select(word => folded.IndexOf(word, StringComparison.Ordinal))
+            .Where(i => i >= 0)
+            .DefaultIfEmpty(0)
+            .Min();
         // Folding may shorten a text; then it is told from its beginning.
         var from = folded.Length == text.Length ? Math.Max(0, at - (ExcerptLength / 3)) : 0;
         from = from == 0 ? 0 : text.IndexOf(' ', from) + 1;
@@ -86,32 +89,28 @@ internal static class HelpEndpoints
     }
 
     private static Results<Ok<HelpPageDto>, ProblemHttpResult> Page(string page, Workbench bench) =>
-        bench.Run(WorkKind.Showing, "This page", _ => HelpPages.Find(page)) is { } found
+        HelpPages.Find(page) is { } found
             ? TypedResults.Ok(
                 new HelpPageDto(
                     found.Id,
                     found.Title,
                     [
-                        .. found.Sections.Select(section => new HelpSectionDto(
-                            section.Anchor,
-                            section.Title,
-                            section.Html
-                        )),
+                        .. bench.Run(
+                            WorkKind.Showing,
+                            "This page",
+                            _ =>
+                                found
+                                    .Sections.Select(section => new HelpSectionDto(
+                                        section.Anchor,
+                                        section.Title,
+                                        section.Html
+                                    ))
+                                    .ToList()
+                        ),
                     ]
                 )
             )
             : Problems.Of(Unknown("page", page));
-
-    private static Results<FileContentHttpResult, ProblemHttpResult> Step(
-        string example,
-        int number,
-        Workbench bench,
-        HttpContext http
-    )
-    {
-        var drawn = bench.Run(WorkKind.Showing, "This drawing", _ => HelpExamples.Drawing(example, number));
-        return drawn is null ? Problems.Of(Unknown("step", $"{example}/{number}")) : Svg(drawn, http);
-    }
 
     private static Results<FileContentHttpResult, ProblemHttpResult> Stage(
         string method,
@@ -135,7 +134,11 @@ internal static class HelpEndpoints
         return TypedResults.File(Encoding.UTF8.GetBytes(drawn), "image/svg+xml");
     }
 
-    private static Results<FileContentHttpResult, ProblemHttpResult> Cover(string kind, Workbench bench, HttpContext http)
+    private static Results<FileContentHttpResult, ProblemHttpResult> Cover(
+        string kind,
+        Workbench bench,
+        HttpContext http
+    )
     {
         if (!Enum.TryParse<CoverKind>(kind, ignoreCase: true, out var cover) || !Enum.IsDefined(cover))
         {

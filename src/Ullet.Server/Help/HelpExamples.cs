@@ -59,7 +59,9 @@ internal static class HelpExamples
     internal static string? Drawing(Method method, StageId stage)
     {
         var example = Of(NameOf(method));
-        return example.Steps.FirstOrDefault(step => step.Stage == stage) is { } step ? example.Drawn(step.Number) : null;
+        return example.Steps.FirstOrDefault(step => step.Stage == stage) is { } step
+            ? example.Drawn(step.Number)
+            : null;
     }
 
     /// <summary>The drawing of a step; null where there is none.</summary>
@@ -80,6 +82,13 @@ internal static class HelpExamples
 
     private const int PictureSize = 360;
 
+    /// <summary>Drawings of steps, CSS pixels.</summary>
+    private const double DrawingWidth = 430;
+
+    private const double DrawingHeight = 260;
+
+    private const double DrawingType = 12.5;
+
     private static ImmutableHashSet<string> Names => [.. WithHands];
 
     private static string NameOf(Method method) => $"method-{method}";
@@ -89,7 +98,8 @@ internal static class HelpExamples
     private static Example Make(string name)
     {
         var project =
-            name.StartsWith("method-", StringComparison.Ordinal) ? Piece(Enum.Parse<Method>(name["method-".Length..]), null)
+            name.StartsWith("method-", StringComparison.Ordinal)
+                ? Piece(Enum.Parse<Method>(name["method-".Length..]), null)
             : name.StartsWith("pattern-", StringComparison.Ordinal) ? Pattern(name["pattern-".Length..])
             : ByHand();
         return new Example(name, Evaluator.Evaluate(project));
@@ -124,7 +134,10 @@ internal static class HelpExamples
                 Must(
                     new SetHandStep
                     {
-                        Hand = new UserHandStep("", kind, HandTable.Of(kind).Sentence) { HoopOff = HandTable.Of(kind).HoopOff },
+                        Hand = new UserHandStep("", kind, HandTable.Of(kind).Sentence)
+                        {
+                            HoopOff = HandTable.Of(kind).HoopOff,
+                        },
                     }.Apply(project, Context)
                 )
         );
@@ -140,7 +153,9 @@ internal static class HelpExamples
     private static Project Sized(string title) => Must(BlankProject.Make(title, 100, 100));
 
     private static Project Must(Result<Project> made) =>
-        made.IsOk ? made.Value : throw new InvalidOperationException($"An example of the help fails: {made.Refusal!.Words}");
+        made.IsOk
+            ? made.Value
+            : throw new InvalidOperationException($"An example of the help fails: {made.Refusal!.Words}");
 
     /// <summary>An example as it was computed.</summary>
     private sealed class Example
@@ -153,10 +168,7 @@ internal static class HelpExamples
 
         internal Example(string name, Evaluated evaluated)
         {
-            _steps =
-            [
-                .. BookletMaker.Of(evaluated).Chapters.SelectMany(chapter => chapter.Steps),
-            ];
+            _steps = [.. BookletMaker.Of(evaluated).Chapters.SelectMany(chapter => chapter.Steps)];
             var hands = evaluated
                 .Hoopings.SelectMany(output => output.Program.Steps)
                 .OfType<ProgramHands>()
@@ -173,7 +185,9 @@ internal static class HelpExamples
                                     .All.Where(row => row.Key == step.Key.Stage)
                                     .Select(row => (StageId?)row.Id)
                                     .FirstOrDefault(),
-                            Hand = step.IsHands ? hands[step.Key].Select(kind => (HandKind?)kind).FirstOrDefault() : null,
+                            Hand = step.IsHands
+                                ? hands[step.Key].Select(kind => (HandKind?)kind).FirstOrDefault()
+                                : null,
                         }
                 ),
             ];
@@ -184,7 +198,16 @@ internal static class HelpExamples
         internal string Drawn(int number) =>
             _drawings.GetOrAdd(
                 number,
-                at => new SvgInk().Write(Core.Moments.MomentSheet.Of(_steps[at - 1].Moment, 420, 280, 12, Measure))
+                at =>
+                    new SvgInk().Write(
+                        Core.Moments.MomentSheet.Of(
+                            _steps[at - 1].Moment,
+                            DrawingWidth,
+                            DrawingHeight,
+                            DrawingType,
+                            Measure
+                        )
+                    )
             );
     }
 }

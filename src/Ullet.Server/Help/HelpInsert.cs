@@ -23,8 +23,11 @@ internal sealed partial record HelpInsert(string Kind, string Name)
         Kind switch
         {
             "method" => Steps(HelpExamples.OfMethod(Enum.Parse<Method>(Name, ignoreCase: true))),
-            "cover" => $"<p class=\"help-cover\"><img loading=\"lazy\" alt=\"\" src=\"/api/help/covers/{Name}.png\"></p>",
-            "hand" => HelpExamples.OfHand(Enum.Parse<HandKind>(Name, ignoreCase: true)) is { } step ? Steps([step]) : "",
+            "cover" =>
+                $"<p class=\"help-cover\"><img loading=\"lazy\" alt=\"\" src=\"/api/help/covers/{Name}.png\"></p>",
+            "hand" => HelpExamples.OfHand(Enum.Parse<HandKind>(Name, ignoreCase: true)) is { } step
+                ? Steps([step])
+                : "",
             "verbs" => Verbs(),
             "keys" => Table(KeyTable.All.Select(row => (row.Keys, row.What))),
             _ => throw new InvalidOperationException($"The help has no [[{Kind}]]."),
@@ -43,8 +46,8 @@ internal sealed partial record HelpInsert(string Kind, string Name)
         "<ol class=\"help-steps\">"
         + string.Concat(
             steps.Select(step =>
-                $"<li data-hands=\"{(step.IsByHand ? "true" : "false")}\"><img loading=\"lazy\" alt=\"\" "
-                + $"src=\"/api/help/steps/{step.Example}/{step.Number}.svg\"><p><b>{step.Number}</b> {Coded(step.Words)}</p></li>"
+                $"<li data-hands=\"{(step.IsByHand ? "true" : "false")}\">"
+                + $"{HelpExamples.Drawing(step.Example, step.Number)}<p><b>{step.Number}</b> {Coded(step.Words)}</p></li>"
             )
         )
         + "</ol>";

@@ -12,20 +12,25 @@ namespace Ullet.Server.Help;
 /// <summary>A heading of the help with what stands below it.</summary>
 /// <param name="Anchor">Names it on its page.</param>
 /// <param name="Title">The heading.</param>
-/// <param name="Html">What stands below, as HTML.</param>
-/// <param name="Text">The same as plain text.</param>
-public sealed record HelpSection(string Anchor, string Title, string Html, string Text);
+/// <param name="Text">What stands below, as plain text.</param>
+internal sealed record HelpSection(string Anchor, string Title, string Text)
+{
+    /// <summary>What stands below as HTML; its examples are computed when it is first asked for.</summary>
+    internal string Html => Made.Value;
+
+    internal required Lazy<string> Made { get; init; }
+}
 
 /// <summary>A page of the help.</summary>
 /// <param name="Id">Its name in addresses.</param>
 /// <param name="Title">Its heading.</param>
 /// <param name="Sections">In their order; the first is what stands before the first heading.</param>
-public sealed record HelpPage(string Id, string Title, ImmutableArray<HelpSection> Sections);
+internal sealed record HelpPage(string Id, string Title, ImmutableArray<HelpSection> Sections);
 
 /// <summary>The help, read once from the pages that ship with Ullet (docs/help).</summary>
 /// <remarks>A line <c>[[kind name]]</c> stands for something that is computed: the steps of an example, a picture, the verbs, the keys.
 /// </remarks>
-public static class HelpPages
+internal static class HelpPages
 {
     /// <summary>The pages in the order in which they are listed.</summary>
     private static readonly ImmutableArray<string> Names =
@@ -50,9 +55,9 @@ public static class HelpPages
 
     private static readonly Lazy<ImmutableArray<HelpPage>> Read = new(() => [.. Names.Select(Page)]);
 
-    public static ImmutableArray<HelpPage> All => Read.Value;
+    internal static ImmutableArray<HelpPage> All => Read.Value;
 
-    public static HelpPage? Find(string id) => All.FirstOrDefault(page => page.Id == id);
+    internal static HelpPage? Find(string id) => All.FirstOrDefault(page => page.Id == id);
 
     /// <summary>A page's source, as it is written.</summary>
     internal static string Source(string name)
@@ -93,7 +98,13 @@ public static class HelpPages
         {
             if (blocks.Count > 0)
             {
-                sections.Add(new HelpSection(anchor, heading.Length > 0 ? heading : title, Html(blocks), Text(blocks)));
+                var below = blocks;
+                sections.Add(
+                    new HelpSection(anchor, heading.Length > 0 ? heading : title, Text(below))
+                    {
+                        Made = new Lazy<string>(() => Html(below)),
+                    }
+                );
             }
         }
     }
@@ -144,16 +155,14 @@ public static class HelpPages
         );
 
     /// <summary>The sections that a search finds, those with the words in their headings first.</summary>
-    public static IEnumerable<(HelpPage Page, HelpSection Section)> Found(string search)
+    internal static IEnumerable<(HelpPage Page, HelpSection Section)> Found(string search)
     {
         var words = SearchText.Words(search);
         return words.Length == 0
             ? []
             : All.SelectMany(page => page.Sections.Select(section => (Page: page, Section: section)))
                 .Select(each => (each, InTitle: Holds(each.Section.Title, words)))
-                .Where(each =>
-                    each.InTitle || Holds($"{each.each.Section.Title} {each.each.Section.Text}", words)
-                )
+                .Where(each => each.InTitle || Holds($"{each.each.Section.Title} {each.each.Section.Text}", words))
                 .OrderByDescending(each => each.InTitle)
                 .Select(each => each.each);
     }

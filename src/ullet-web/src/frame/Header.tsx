@@ -30,11 +30,11 @@ export function Header({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const inch = scene.unit === "inch";
   return (
-    <header className="flex h-[52px] shrink-0 items-center gap-2 border-b border-line bg-white px-3 max-lg:h-auto max-lg:flex-wrap max-lg:gap-y-0 max-lg:py-1">
+    <header className="flex h-[52px] shrink-0 items-center gap-1.5 border-b border-line bg-white px-3 max-lg:h-auto max-lg:flex-wrap max-lg:gap-y-0 max-lg:py-1">
       <Link to="/" aria-label="Shelf, all projects" className="rounded-card p-1">
         <Eyelet />
       </Link>
-      <div className="w-[212px] min-w-0 max-lg:w-auto max-lg:flex-1">
+      <div className="w-[196px] min-w-0 max-lg:w-auto max-lg:flex-1">
         <TextField
           label="Project title"
           labelHidden
@@ -53,7 +53,7 @@ export function Header({ projectId, scene }: Props) {
           <NavLink
             key={path}
             to={`/p/${projectId}/${path}`}
-            className="rounded-card border-b-2 border-transparent px-2 py-1.5 font-medium whitespace-nowrap text-muted hover:text-ink aria-[current=page]:rounded-b-none aria-[current=page]:border-indigo aria-[current=page]:text-indigo"
+            className="rounded-card border-b-2 border-transparent px-1.5 py-1.5 font-medium whitespace-nowrap text-muted hover:text-ink aria-[current=page]:rounded-b-none aria-[current=page]:border-indigo aria-[current=page]:text-indigo"
           >
             {name}
           </NavLink>

@@ -30,7 +30,7 @@ export function HoopChoice({ projectId, scene }: Props) {
       <Choice
         label="Hoop, sewing field"
         labelHidden
-        className="w-[142px] max-xl:w-[124px]"
+        className="w-[134px] shrink-0 max-xl:w-[124px]"
         value={now?.key ?? "now"}
         options={[
           ...(now ? [] : [{ value: "now", label: nameOf(own, hoopText(own, scene.unit)) }]),

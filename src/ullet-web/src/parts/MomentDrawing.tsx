@@ -29,7 +29,7 @@ export function MomentDrawing({ projectId, head, stepKey, hooping, width, height
   return (
     <div
       style={{ aspectRatio: `${width} / ${height}` }}
-      className={`overflow-hidden rounded-card border border-line bg-white p-1 ${className ?? ""}`}
+      className={`moment overflow-hidden rounded-card border border-line bg-white p-1 ${className ?? ""}`}
       dangerouslySetInnerHTML={{ __html: drawn.data ?? "" }}
     />
   );

@@ -1,6 +1,5 @@
-import { Layers, Tag, Trash2 } from "lucide-react";
+import { Layers, Tag } from "lucide-react";
 import type { ShelfLabels } from "../../api/client";
-import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/fields/Choice";
 
 interface Props {
@@ -9,15 +8,14 @@ interface Props {
   set: string;
   onTag: (tag: string) => void;
   onSet: (set: string) => void;
-  onBin: () => void;
 }
 
 /** Tags stand as buttons as long as there are so few; more are chosen from a list. */
 const FEW_TAGS = 6;
 
-/** Narrows the shelf to a tag or a set, and opens the bin. */
-export function LabelRow({ labels, tag, set, onTag, onSet, onBin }: Props) {
-  const { tags, sets, binned } = labels;
+/** Narrows the shelf to a tag or a set. */
+export function LabelRow({ labels, tag, set, onTag, onSet }: Props) {
+  const { tags, sets } = labels;
   return (
     <>
       {sets.length ? (
@@ -61,10 +59,6 @@ export function LabelRow({ labels, tag, set, onTag, onSet, onBin }: Props) {
           ))}
         </div>
       )}
-      <Button className="ml-auto" onClick={onBin}>
-        <Trash2 size={16} aria-hidden />
-        Bin{binned ? ` (${binned})` : ""}
-      </Button>
     </>
   );
 }

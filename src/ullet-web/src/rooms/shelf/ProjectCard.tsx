@@ -110,11 +110,15 @@ export function ProjectCard({
           </span>
         )}
       </div>
+      {item.hasNamesake ? (
+        <p className="px-4 text-[13px] text-muted">
+          one of several with this name; begun {whenText(item.createdAt)}
+        </p>
+      ) : null}
       <Labels item={item} onTag={onTag} onSet={onSet} />
       <div className="mt-auto flex items-center pr-2 pb-2 pl-4 text-[13px] text-muted">
         <span className="mr-auto min-w-0 truncate">
-          {item.hoop} mm · {piecesText(item.pieces)}
-          {item.hasNamesake ? ` · begun ${whenText(item.createdAt)}` : ""}
+          {item.hoop} · {piecesText(item.pieces)}
         </span>
         <IconButton
           label={`Copy ${item.title}`}
@@ -132,7 +136,7 @@ export function ProjectCard({
 }
 
 function piecesText(count: number): string {
-  return count === 0 ? "nothing in it yet" : count === 1 ? "1 element" : `${count} elements`;
+  return count === 0 ? "empty" : count === 1 ? "1 element" : `${count} elements`;
 }
 
 function Labels({ item, onTag, onSet }: Pick<Props, "item" | "onTag" | "onSet">) {

@@ -1,4 +1,4 @@
-import { FolderOpen, Layers3, Plus } from "lucide-react";
+import { FolderOpen, Layers3, Plus, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { useQueryClient } from "@tanstack/react-query";
@@ -80,6 +80,10 @@ export function Shelf() {
           <p className="mr-auto pb-1 text-muted">
             {labels ? countText(items.length, labels.count, narrowed) : null}
           </p>
+          <Button look="quiet" onClick={() => setAsked("bin")}>
+            <Trash2 size={16} aria-hidden />
+            Bin{labels?.binned ? ` (${labels.binned})` : ""}
+          </Button>
           <OpenButton />
           <Button onClick={() => setAsked("pattern")}>
             <Layers3 size={17} aria-hidden />
@@ -113,7 +117,6 @@ export function Shelf() {
                 set={wish.set}
                 onTag={(tag) => ask({ tag })}
                 onSet={(set) => ask({ set })}
-                onBin={() => setAsked("bin")}
               />
             </div>
             <ChosenBar chosen={chosen} labels={labels} onTags={(tags) => setAsked({ tags })} />

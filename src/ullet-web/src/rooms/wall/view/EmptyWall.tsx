@@ -25,7 +25,7 @@ export function EmptyWall({ projectId }: { projectId: string }) {
   return (
     <section
       aria-label="Ways to begin"
-      className="absolute top-1/2 left-1/2 z-10 w-[560px] max-w-[94%] -translate-x-1/2 -translate-y-1/2 rounded-card border border-line bg-white/95 p-4 shadow-lg"
+      className="absolute top-1/2 left-1/2 z-10 w-[560px] max-w-[94%] -translate-x-1/2 -translate-y-1/2 rounded-card border border-line bg-white p-4 shadow-lg"
     >
       <SketchRows />
       <h2 className="mb-2 font-head text-[17px] font-semibold">

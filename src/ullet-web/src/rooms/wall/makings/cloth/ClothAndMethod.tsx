@@ -4,6 +4,7 @@ import type { Holding } from "../../../../api/client";
 import { Segments } from "../../../../parts/fields/Segments";
 import { Choice } from "../../../../parts/fields/Choice";
 import { ClothField } from "../ClothField";
+import { StageNote } from "./StageNote";
 import type { ClothProps } from "../../card/elementProps";
 
 /** Which cloth, and how it is applied. */
@@ -24,6 +25,7 @@ export function ClothAndMethod({ projectId, scene, element }: ClothProps) {
         onChosen={(method) => edits.edit({ edit: "setMethod", elementId: element.id, method })}
       />
       <p className="text-[13px] text-muted">{chosen?.summary}</p>
+      {chosen ? <StageNote method={chosen} /> : null}
       {chosen?.lays ? (
         <Choice
           label="Kept in place by"

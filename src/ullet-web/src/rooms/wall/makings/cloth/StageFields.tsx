@@ -10,7 +10,6 @@ import { duration } from "../../../../state/lengths";
 import type { ClothProps } from "../../card/elementProps";
 import { newest } from "../../card/newest";
 import { ThreadChoice } from "../ThreadChoice";
-import { StageNote } from "./StageNote";
 import { Tick } from "../../../../parts/fields/Tick";
 
 type Stages = Made<"cloth">["making"]["stages"];
@@ -22,7 +21,6 @@ export function StageFields({ projectId, scene, element }: ClothProps) {
   const steps = [...scene.steps, ...scene.guides.flatMap((guide) => guide.steps)];
   return (
     <>
-      {method ? <StageNote method={method} /> : null}
       <ul className="space-y-3">
         {method?.stages.map((stage) => {
           const { role, name } = stage;

@@ -30,7 +30,7 @@ export function StageNote({ method }: { method: Method }) {
             <img
               src={`/api/help/stages/${method.id}/${role}.svg`}
               alt=""
-              className="h-[62px] w-[93px] shrink-0 rounded-[6px] border border-line bg-white object-cover"
+              className="size-[66px] shrink-0 rounded-[6px] border border-line bg-white object-cover object-left"
             />
             <p className="text-[13px] leading-4.5">
               <b className="block font-semibold">{name.charAt(0).toUpperCase() + name.slice(1)}</b>
