@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ullet.Core.Program;
 using Ullet.Core.Projects;
 

@@ -84,7 +84,8 @@ internal static class HelpEndpoints
         // Folding may shorten a text; then it is told from its beginning.
         var from = folded.Length == text.Length ? Math.Max(0, at - (ExcerptLength / 3)) : 0;
         from = from == 0 ? 0 : text.IndexOf(' ', from) + 1;
-        var part = text.Length - from <= ExcerptLength ? text[from..] : text.Substring(from, ExcerptLength) + "…";
+        var part =
+            text.Length - from <= ExcerptLength ? text[from..] : string.Concat(text.AsSpan(from, ExcerptLength), "…");
         return (from > 0 ? "…" : "") + part.ReplaceLineEndings(" ");
     }
 

@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Evaluation;
-using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Files.Pictures;
 using Ullet.Server.Data;

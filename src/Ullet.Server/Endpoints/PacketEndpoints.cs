@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Documents;

@@ -9,13 +9,17 @@ namespace Ullet.Server.Help;
 /// <param name="Name">Which one; empty where there is one only.</param>
 internal sealed partial record HelpInsert(string Kind, string Name)
 {
-    [GeneratedRegex(@"^\[\[(\w+)(?: (\w+))?\]\]$", RegexOptions.CultureInvariant, 1000)]
+    [GeneratedRegex(
+        @"^\[\[(?<kind>\w+)( (?<name>\w+))?\]\]$",
+        RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant,
+        1000
+    )]
     private static partial Regex Pattern { get; }
 
     /// <summary>What a line asks for; null for any other line.</summary>
     internal static HelpInsert? Asked(string line) =>
         Pattern.Match(line.Trim()) is { Success: true } match
-            ? new HelpInsert(match.Groups[1].Value, match.Groups[2].Value)
+            ? new HelpInsert(match.Groups["kind"].Value, match.Groups["name"].Value)
             : null;
 
     /// <exception cref="InvalidOperationException">When a page asks for what there is none of.</exception>

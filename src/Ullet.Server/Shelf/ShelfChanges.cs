@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
@@ -206,6 +205,6 @@ internal sealed class ShelfChanges(UlletDb db, TimeProvider clock)
     }
 
     /// <summary>A set that nobody belongs to any more goes.</summary>
-    private Task ClearSets(CancellationToken cancellation) =>
+    private Task<int> ClearSets(CancellationToken cancellation) =>
         db.Sets.Where(set => !db.Projects.Any(project => project.SetId == set.Id)).ExecuteDeleteAsync(cancellation);
 }

@@ -7,7 +7,6 @@ using Ullet.Core.Edits;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
-using Ullet.Server.Documents;
 using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Stash;
