@@ -82,7 +82,7 @@ public sealed class ArrangeTests(UlletSite site) : BrowserTest(site), IClassFixt
             Assert.Equal("hay", visitor.ValueOf("Cloth"));
             Assert.Equal("5.0", visitor.ValueOf("Across"));
             visitor.Press(Keys.Control, "x");
-            visitor.WaitForText("The hoop is empty.");
+            visitor.WaitForText("How do you want to begin?");
         });
 
     [Fact]

@@ -55,7 +55,7 @@ public sealed class LettersTests(UlletSite site) : BrowserTest(site), IClassFixt
             {
                 visitor.Press(Keys.Control, "z");
             }
-            visitor.WaitForText("The hoop is empty.");
+            visitor.WaitForText("How do you want to begin?");
         });
 
     [Fact]

@@ -78,7 +78,7 @@ public sealed class OperationsTests(UlletSite site) : BrowserTest(site), IClassF
                 visitor.Press(Keys.Escape);
                 visitor.Press(Keys.Control, "z");
             }
-            visitor.WaitForText("The hoop is empty.");
+            visitor.WaitForText("How do you want to begin?");
         });
 
     [Fact]

@@ -38,7 +38,7 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
         Visit(visitor =>
         {
             NewProject(visitor, "Nothing yet");
-            visitor.WaitForText("The hoop is empty. Choose Shape or Letters on the left and lay the first piece.");
+            visitor.WaitForText("How do you want to begin?");
             AssertAccessible(visitor, "empty wall");
             visitor.Click("link", "Run sheet");
             visitor.WaitForText("There are no steps yet.");
@@ -92,7 +92,7 @@ public sealed class RoomTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.Click("button", "Delete Compost heap");
             visitor.WaitForText("Compost heap lies in the bin for 30 days.");
             visitor.Click("button", "Put it back");
-            visitor.WaitForText("130 × 180 mm · nothing in it yet");
+            visitor.WaitForText("130 × 180 · empty");
         });
 
     [Fact]

@@ -94,6 +94,25 @@ internal sealed class Visitor
         WaitUntilIdle();
     }
 
+    /// <summary>Presses one of several of one name, counted from 0 as they stand on the page.</summary>
+    internal void ClickNth(string role, string name, int nth)
+    {
+        Wait(
+            $"{role} \"{name}\", number {nth}",
+            () =>
+            {
+                var found = FindAll(role, name);
+                if (found.Count <= nth)
+                {
+                    return false;
+                }
+                found[nth].Click();
+                return true;
+            }
+        );
+        WaitUntilIdle();
+    }
+
     /// <summary>Presses a cell of the order book.</summary>
     internal void ClickCell(string column, int order)
     {

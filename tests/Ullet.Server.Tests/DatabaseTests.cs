@@ -15,6 +15,20 @@ public sealed class DatabaseTests(TestServer server) : IClassFixture<TestServer>
         Assert.False(scope.ServiceProvider.GetRequiredService<UlletDb>().Database.HasPendingModelChanges());
     }
 
+    /// <summary>A rescue reads rows off damaged pages by how many columns they have: a column more has to be told there.</summary>
+    [Theory]
+    [InlineData("Projects", 13)]
+    [InlineData("Revisions", 7)]
+    [InlineData("Assets", 4)]
+    public void Tables_HaveTheColumns_ThatARescueLooksFor(string table, int columns)
+    {
+        using var connection = PlainSql.Open(server.DataFolder);
+        Assert.Equal(
+            columns,
+            PlainSql.Rows(connection, $"SELECT COUNT(*) FROM pragma_table_info('{table}')", row => row.GetInt32(0))[0]
+        );
+    }
+
     [Fact]
     public async Task Thinning_KeepsTheNewestTheHoursLastAndTheHead_AndTiesTheRestTogether()
     {

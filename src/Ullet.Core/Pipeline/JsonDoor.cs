@@ -25,7 +25,8 @@ public static class JsonDoor
     /// <param name="utf8">The text.</param>
     /// <param name="code">The refusal's code.</param>
     /// <param name="what">What the text is, to begin the sentence: "The request".</param>
-    public static Refusal? Check(ReadOnlySpan<byte> utf8, string code, string what)
+    /// <param name="longestText">The longest text in it, bytes.</param>
+    public static Refusal? Check(ReadOnlySpan<byte> utf8, string code, string what, int longestText = LongestText)
     {
         var reader = new Utf8JsonReader(utf8, new JsonReaderOptions { MaxDepth = Deepest });
         var place = new JsonPlace();
@@ -40,7 +41,7 @@ public static class JsonDoor
                 {
                     return No(code, place, $"{what} has more than {MostValues:N0} values in it");
                 }
-                if (Wrong(ref reader, place.IsInList) is { } why)
+                if (Wrong(ref reader, place.IsInList, longestText) is { } why)
                 {
                     return No(code, place, $"{what} can't be read: {why}");
                 }
@@ -53,12 +54,12 @@ public static class JsonDoor
         return null;
     }
 
-    private static string? Wrong(ref Utf8JsonReader reader, bool isInList) =>
+    private static string? Wrong(ref Utf8JsonReader reader, bool isInList, int longestText) =>
         reader.TokenType switch
         {
             JsonTokenType.Number => IsMeasure(ref reader) ? null : "a number in it is none that can be measured",
             JsonTokenType.Null when isInList => "a list in it has nothing where something should stand",
-            JsonTokenType.String or JsonTokenType.PropertyName when reader.ValueSpan.Length > LongestText =>
+            JsonTokenType.String or JsonTokenType.PropertyName when reader.ValueSpan.Length > longestText =>
                 $"a text in it has {reader.ValueSpan.Length:N0} characters",
             _ => null,
         };

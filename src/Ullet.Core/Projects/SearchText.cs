@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Globalization;
 using System.Text;
 
@@ -35,16 +36,61 @@ public static class SearchText
     public static string[] Words(string search) => Folded(search).Split(' ', StringSplitOptions.RemoveEmptyEntries);
 
     /// <summary>A text without accents, in lower case, its white space as blanks.</summary>
+    /// <remarks>By a table of its own: Ullet runs without the system's language data, so that it does the same everywhere.</remarks>
     public static string Folded(string text)
     {
         var folded = new StringBuilder(text.Length);
-        foreach (var sign in text.Normalize(NormalizationForm.FormD))
+        foreach (var sign in text)
         {
-            if (CharUnicodeInfo.GetUnicodeCategory(sign) != UnicodeCategory.NonSpacingMark)
+            var lower = char.ToLowerInvariant(sign);
+            if (lower < FirstAccented)
             {
-                folded.Append(char.IsWhiteSpace(sign) && sign != '\n' ? ' ' : char.ToLowerInvariant(sign));
+                folded.Append(char.IsWhiteSpace(lower) && lower != '\n' ? ' ' : lower);
+            }
+            else if (Plain.TryGetValue(lower, out var plain))
+            {
+                folded.Append(plain);
+            }
+            else if (CharUnicodeInfo.GetUnicodeCategory(lower) != UnicodeCategory.NonSpacingMark)
+            {
+                folded.Append(char.IsWhiteSpace(lower) ? ' ' : lower);
             }
         }
         return folded.ToString();
     }
+
+    private const char FirstAccented = '\u00a0';
+
+    /// <summary>What letters of the Latin alphabets are without their marks, and what is typed for signs that keys lack.</summary>
+    private static readonly FrozenDictionary<char, string> Plain = new[]
+    {
+        ("a", "àáâãäåāăąǎ"),
+        ("ae", "æ"),
+        ("c", "çćĉċč"),
+        ("d", "ďđð"),
+        ("e", "èéêëēĕėęě"),
+        ("g", "ĝğġģ"),
+        ("h", "ĥħ"),
+        ("i", "ìíîïĩīĭįı"),
+        ("j", "ĵ"),
+        ("k", "ķ"),
+        ("l", "ĺļľŀł"),
+        ("n", "ñńņňŉ"),
+        ("o", "òóôõöøōŏő"),
+        ("oe", "œ"),
+        ("r", "ŕŗř"),
+        ("s", "śŝşšș"),
+        ("ss", "ß"),
+        ("t", "ţťŧț"),
+        ("th", "þ"),
+        ("u", "ùúûüũūŭůűų"),
+        ("w", "ŵ"),
+        ("y", "ýÿŷ"),
+        ("z", "źżž"),
+        ("'", "‘’"),
+        ("\"", "“”"),
+        ("-", "‐‑‒–—"),
+    }
+        .SelectMany(row => row.Item2.Select(sign => KeyValuePair.Create(sign, row.Item1)))
+        .ToFrozenDictionary();
 }

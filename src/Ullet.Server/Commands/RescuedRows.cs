@@ -12,25 +12,26 @@ internal sealed class RescuedRows
     private readonly List<(long Id, string ProjectId, byte[] Snapshot)> _states = [];
     private readonly Dictionary<string, (string Kind, byte[] Bytes)> _assets = new(StringComparer.Ordinal);
 
+    /// <remarks>What is needed of a row stands in its first columns, in every build.</remarks>
     /// <param name="connection">The database, as far as SQLite opens it.</param>
     /// <param name="pages">Its pages, for tables that SQLite can't go through.</param>
     internal RescuedRows(SqliteConnection connection, SqlitePages pages)
     {
-        foreach (var row in Table(connection, "Projects") ?? pages.Rows(columns: 6))
+        foreach (var row in Table(connection, "Projects") ?? pages.Rows(6, 7, 13))
         {
-            if (row is [_, string { Length: 32 } id, string title, long head, long, long, null])
+            if (row is [_, string { Length: 32 } id, string title, long head, long, long, null, ..])
             {
                 _projects[id] = (title, head);
             }
         }
-        foreach (var row in Table(connection, "Revisions") ?? pages.Rows(columns: 6))
+        foreach (var row in Table(connection, "Revisions") ?? pages.Rows(6, 7))
         {
-            if (row is [long id, _, string { Length: 32 } owner, long or null, string, long, byte[] snapshot])
+            if (row is [long id, _, string { Length: 32 } owner, long or null, string, long, byte[] snapshot, ..])
             {
                 _states.Add((id, owner, snapshot));
             }
         }
-        foreach (var row in Table(connection, "Assets") ?? pages.Rows(columns: 4))
+        foreach (var row in Table(connection, "Assets") ?? pages.Rows(4))
         {
             if (row is [_, string { Length: 64 } hash, string kind, byte[] bytes, long])
             {

@@ -38,9 +38,10 @@ internal sealed class SqlitePages
         }
     }
 
-    /// <summary>Every row of a number of columns that can be read: the row's number, then its values (long, string, byte[] or
+    /// <summary>Every row of one of some numbers of columns that can be read: the row's number, then its values (long, string, byte[] or
     /// null; other kinds as null).</summary>
-    internal IEnumerable<object?[]> Rows(int columns)
+    /// <param name="columns">How many a table had from build to build: columns are added behind those that were there.</param>
+    internal IEnumerable<object?[]> Rows(params IReadOnlyList<int> columns)
     {
         foreach (var (number, page) in _pages.OrderBy(pair => pair.Key))
         {
@@ -69,7 +70,7 @@ internal sealed class SqlitePages
             : 4096;
     }
 
-    private object?[]? Row(ReadOnlySpan<byte> page, int at, int columns)
+    private object?[]? Row(ReadOnlySpan<byte> page, int at, IReadOnlyList<int> columns)
     {
         try
         {
@@ -116,7 +117,7 @@ internal sealed class SqlitePages
         return payload;
     }
 
-    private static object?[]? Values(ReadOnlySpan<byte> record, long id, int columns)
+    private static object?[]? Values(ReadOnlySpan<byte> record, long id, IReadOnlyList<int> columns)
     {
         var at = 0;
         var body = (int)Number(record, ref at);
@@ -125,13 +126,13 @@ internal sealed class SqlitePages
         {
             kinds.Add(Number(record, ref at));
         }
-        if (kinds.Count != columns)
+        if (!columns.Contains(kinds.Count))
         {
             return null;
         }
-        var row = new object?[columns + 1];
+        var row = new object?[kinds.Count + 1];
         row[0] = id;
-        for (var i = 0; i < columns; i++)
+        for (var i = 0; i < kinds.Count; i++)
         {
             var size = Size(kinds[i]);
             row[i + 1] = Value(kinds[i], record.Slice(body, size));

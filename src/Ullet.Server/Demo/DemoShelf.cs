@@ -43,5 +43,6 @@ public static class DemoShelf
             await history.Bring(project, "Demo project", CancellationToken.None);
         }
         await DemoOrders.Fill(services);
+        await DemoStash.Fill(services);
     }
 }

@@ -52,8 +52,17 @@ internal static class RequestBody
         using var whole = new MemoryStream();
         await http.Request.Body.CopyToAsync(whole, http.RequestAborted);
         http.Request.Body = new MemoryStream(whole.GetBuffer(), 0, (int)whole.Length, writable: false);
-        return JsonDoor.Check(whole.GetBuffer().AsSpan(0, (int)whole.Length), "request-broken", "The request");
+        return JsonDoor.Check(
+            whole.GetBuffer().AsSpan(0, (int)whole.Length),
+            "request-broken",
+            "The request",
+            BringsATable(http.Request) ? (int)Largest : JsonDoor.LongestText
+        );
     }
+
+    /// <summary>A table comes as one text, whatever its length: who reads it bounds its rows and cells.</summary>
+    private static bool BringsATable(HttpRequest request) =>
+        request.Path.Value?.EndsWith("/table", StringComparison.Ordinal) == true;
 
     private static bool IsJson(HttpRequest request) =>
         request.Path.StartsWithSegments("/api", StringComparison.Ordinal) && request.HasJsonContentType();

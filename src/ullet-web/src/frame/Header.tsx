@@ -34,7 +34,7 @@ export function Header({ projectId, scene }: Props) {
       <Link to="/" aria-label="Shelf, all projects" className="rounded-card p-1">
         <Eyelet />
       </Link>
-      <div className="w-[196px] min-w-0 max-lg:w-auto max-lg:flex-1">
+      <div className="w-[196px] min-w-0 max-xl:w-[150px] max-lg:w-auto max-lg:flex-1">
         <TextField
           label="Project title"
           labelHidden
@@ -97,12 +97,12 @@ export function Header({ projectId, scene }: Props) {
       {scene.findings.some((finding) => finding.level === "stop") ? (
         <Link to={`/p/${projectId}/packet`} className={buttonClass("main")}>
           <PackageCheck size={17} aria-hidden />
-          Make packet
+          <span className="max-xl:sr-only">Make packet</span>
         </Link>
       ) : (
         <a href={`/api/projects/${projectId}/packet.zip`} download className={buttonClass("main")}>
           <PackageCheck size={17} aria-hidden />
-          Make packet
+          <span className="max-xl:sr-only">Make packet</span>
         </a>
       )}
     </header>
