@@ -35,7 +35,7 @@ public sealed class FindingOneselfTests(UlletSite site) : BrowserTest(site), ICl
             visitor.Click("button", "Exchange it for the nearest of the stash");
             visitor.WaitForText("Nearest to rust first");
             AssertAccessible(visitor, "nearest threads");
-            visitor.ClickNth("button", "Take 1199 near rust", 0);
+            visitor.ClickNth("button", "1199 near rust", 0);
             visitor.WaitForText("1199 near rust");
             var scene = Scene(visitor);
             var cover = (string)scene["hooping"]!["coverThreadId"]!;
@@ -63,10 +63,10 @@ public sealed class FindingOneselfTests(UlletSite site) : BrowserTest(site), ICl
             // Its state of three edits ago, by its picture.
             visitor.Click("button", "History");
             visitor.WaitForText("Newest first.");
-            visitor.WaitForText("Take");
+            visitor.WaitForText("Exchange rust for one of the stash");
             AssertAccessible(visitor, "history");
             var undo = Document(id);
-            visitor.ClickNth("button", "Go back to this: Add Heart", 0);
+            visitor.ClickNth("button", "Go back to this: Add heart", 0);
             visitor.WaitForText("that state is back");
             Assert.Equal(threeAgo, Document(id));
             visitor.Press(Keys.Control, "z");
@@ -140,7 +140,7 @@ public sealed class FindingOneselfTests(UlletSite site) : BrowserTest(site), ICl
             visitor.Click("button", "Bin (2)");
             visitor.WaitForText("Put all back");
             AssertAccessible(visitor, "bin");
-            visitor.Click("button", "Put Shelf two back");
+            visitor.Click("button", "Put back: Shelf two");
             visitor.Click("button", "Delete Shelf three for good");
             visitor.WaitForText("This can’t be undone.");
             visitor.Click("button", "Delete for good");

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
@@ -20,7 +19,9 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             OpenPatch(visitor);
             Keep(visitor, "wall");
             visitor.Click("button", "Beetroot");
+            visitor.WaitForText("Understood");
             Keep(visitor, "wall-piece");
+            visitor.Click("button", "Understood");
             visitor.Click("link", "Rehearsal");
             visitor.Click("button", "Done, press start");
             visitor.WaitForText("Now: Lay shed green cotton");
@@ -79,12 +80,6 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             Keep(visitor, "pattern-chooser");
             visitor.Press(OpenQA.Selenium.Keys.Escape);
             visitor.GoTo("/");
-            visitor.Click("link", "Rowan’s gate initial");
-            visitor.WaitForText("Run strip");
-            visitor.ClickInStack("R");
-            visitor.WaitForText("Measured between finished edges");
-            Keep(visitor, "wall-operations");
-            visitor.GoTo("/");
             visitor.Click("link", "Beetroot and carrot block");
             visitor.WaitForText("Run strip");
             visitor.ClickInStack("Beetroot");
@@ -104,54 +99,39 @@ public sealed class Shots(UlletSite site) : BrowserTest(site), IClassFixture<Ull
             visitor.ChooseFile("Stitch files", StitchFile("Plot 14 harvest patch"));
             visitor.WaitForText("the machine stops");
             Keep(visitor, "stitches-open");
-            visitor.Click("button", "Put on the wall");
-            visitor.WaitForText("elements");
             visitor.Press(OpenQA.Selenium.Keys.Escape);
-            visitor.ClickInStack("Shield, cover");
-            visitor.Click("button", "Lasso");
-            visitor.DrawRound((-50, -60), (-8, -60), (-12, 0), (-30, 30), (-50, 20), (-56, -20));
-            visitor.WaitForText("Split off what is inside");
-            Keep(visitor, "stitches-lasso");
             visitor.GoTo("/");
             visitor.Click("link", "Seed-packet pouch");
             visitor.WaitForText("Run strip");
             visitor.Click("link", "Order book");
             visitor.WaitForText("3 orders can’t be made yet");
             Keep(visitor, "orders");
-            visitor.GoTo("/");
-            visitor.Click("link", "Plot patch");
-            visitor.WaitForText("Run strip");
-            visitor.Click("link", "Order book");
-            visitor.WaitForText("All can be made");
-            foreach (var order in Enumerable.Range(1, 6))
-            {
-                visitor.CheckBox($"Choose order {order}");
-            }
-            visitor.Click("button", "Share a hoop");
-            visitor.WaitForText("6 together");
-            Keep(visitor, "orders-hoop");
-        });
-
-    /// <summary>A page as it comes out of a printer, through a reader of PDFs that is not ours.</summary>
-    [Fact]
-    public async Task APrintedPage_OfTheHarvestPatch()
-    {
-        var shelf = await Site.Client.GetFromJsonAsync<JsonArray>("/api/projects");
-        var id = (string)shelf!.First(item => (string)item!["title"]! == "Plot 14 harvest patch")!["id"]!;
-        var pdf = Path.Combine(Directory.CreateTempSubdirectory("ullet-page").FullName, "page.pdf");
-        await File.WriteAllBytesAsync(pdf, await Site.Client.GetByteArrayAsync($"/api/projects/{id}/scissors.pdf"));
-        using var drawing = Process.Start(
-            new ProcessStartInfo(
-                "pdftoppm",
-                ["-r", "96", "-f", "1", "-l", "1", "-singlefile", "-png", pdf, Path.Combine(_folder, "printed-page")]
+            visitor.GoTo("/stash");
+            Keep(visitor, "stash");
+            visitor.GoTo("/help/methods#method-trimInTheHoop");
+            visitor.WaitForText("The machine sews the placement of heart");
+            Keep(visitor, "help");
+            OpenPatch(visitor);
+            visitor.ClickInStack("Beetroot");
+            foreach (
+                var (key, _) in Enumerable
+                    .Range(0, 5)
+                    .Select(i => (i % 2 == 0 ? OpenQA.Selenium.Keys.ArrowLeft : OpenQA.Selenium.Keys.ArrowUp, i))
             )
             {
-                UseShellExecute = false,
+                visitor.Press(OpenQA.Selenium.Keys.Shift, key);
             }
-        )!;
-        await drawing.WaitForExitAsync();
-        Assert.Equal(0, drawing.ExitCode);
-    }
+            visitor.Type("Name", "Beet");
+            visitor.Click("button", "History");
+            visitor.WaitForText("Newest first.");
+            visitor.WaitForPictures();
+            Keep(visitor, "history");
+            visitor.Press(OpenQA.Selenium.Keys.Escape);
+            visitor.Press(OpenQA.Selenium.Keys.Control, "k");
+            visitor.Press("stit");
+            visitor.WaitForText("Save the stitch file");
+            Keep(visitor, "search");
+        });
 
     /// <summary>What a demo project sews, as a file.</summary>
     private string StitchFile(string title)

@@ -77,7 +77,7 @@ internal sealed class Visitor
                 (bool)
                     Run(
                         "return document.querySelector('main, h1') !== null && !document.querySelector('[data-state=busy]')"
-                            + " && [...document.images].every(i => i.complete)"
+                            + " && [...document.images].every(i => i.complete || (i.loading === 'lazy' && i.getBoundingClientRect().top > innerHeight))"
                     )!
         );
 
@@ -93,6 +93,14 @@ internal sealed class Visitor
         );
         WaitUntilIdle();
     }
+
+    /// <summary>Waits until every picture on the page has come.</summary>
+    internal void WaitForPictures() =>
+        Wait(
+            "the pictures",
+            () =>
+                (bool)Run("return [...document.images].every(picture => picture.complete && picture.naturalWidth > 0)")!
+        );
 
     /// <summary>Presses one of several of one name, counted from 0 as they stand on the page.</summary>
     internal void ClickNth(string role, string name, int nth)

@@ -78,13 +78,14 @@ internal static class DemoStash
     private static readonly ImmutableArray<(string Title, string Tag)> Tags =
     [
         ("Plot 14 harvest patch", "stall"),
-        ("Plot 14 patch", "stall"),
+        ("Plot patch", "stall"),
         ("Shed-key tab", "stall"),
-        ("Plot pennant", "stall"),
+        ("Plot 14 pennant", "stall"),
         ("Tea-break mug rug", "kitchen"),
         ("Tea-towel corner", "kitchen"),
         ("Seed-packet pouch", "gifts"),
         ("Rowan’s gate initial", "gifts"),
+        ("Beetroot and carrot block", "kitchen"),
     ];
 
     internal static async Task Fill(IServiceProvider services)

@@ -83,11 +83,11 @@ internal static class HelpExamples
     private const int PictureSize = 360;
 
     /// <summary>Drawings of steps, CSS pixels.</summary>
-    private const double DrawingWidth = 430;
+    private const double DrawingWidth = 480;
 
-    private const double DrawingHeight = 260;
+    private const double DrawingHeight = 250;
 
-    private const double DrawingType = 12.5;
+    private const double DrawingType = 14;
 
     private static ImmutableHashSet<string> Names => [.. WithHands];
 

@@ -64,8 +64,6 @@ export function ThreadPicker({ title, near, own = [], onOwn, onChosen, onClose }
             <li key={thread.id}>
               <button
                 type="button"
-                aria-label={`Take ${label}`}
-                aria-describedby={`facts-${thread.id}`}
                 className="flex w-full items-center gap-2.5 rounded-[6px] px-2 py-1.5 text-left hover:bg-indigo-pale"
                 onClick={() => onChosen(thread)}
               >
@@ -81,7 +79,7 @@ export function ThreadPicker({ title, near, own = [], onOwn, onChosen, onClose }
                   <ThreadSwatch colour={thread.colour} size={22} />
                 )}
                 <span className="min-w-0 flex-1 truncate font-medium">{label}</span>
-                <span id={`facts-${thread.id}`} className="shrink-0 text-[13px] text-muted">
+                <span className="shrink-0 text-[13px] text-muted">
                   {[thread.maker, beside, thread.metres == null ? "" : `${thread.metres} m`]
                     .filter(Boolean)
                     .join(" · ")}
@@ -136,17 +134,13 @@ export function ClothPicker({ title, own = [], onOwn, onChosen, onClose }: Cloth
             <li key={cloth.id}>
               <button
                 type="button"
-                aria-label={`Take ${cloth.name}`}
-                aria-describedby={`facts-${cloth.id}`}
                 className="flex w-full items-center gap-2.5 rounded-[6px] px-2 py-1.5 text-left hover:bg-indigo-pale"
                 onClick={() => onChosen(cloth)}
               >
                 <ClothPicture cloth={cloth} className="h-10 w-14 shrink-0 rounded-[6px] border border-line" />
                 <span className="min-w-0">
                   <span className="block truncate font-medium">{cloth.name}</span>
-                  <span id={`facts-${cloth.id}`} className="block truncate text-[13px] text-muted">
-                    {clothFacts(cloth, kinds)}
-                  </span>
+                  <span className="block truncate text-[13px] text-muted">{clothFacts(cloth, kinds)}</span>
                 </span>
               </button>
             </li>

@@ -89,7 +89,7 @@ function Binned({ item }: { item: BinItem }) {
         ) : (
           <div className="mt-auto flex gap-1.5">
             <Button
-              aria-label={`Put ${item.title} back`}
+              aria-label={`Put back: ${item.title}`}
               onClick={() => void change({ ids: [item.id], binned: false })}
             >
               <RotateCcw size={15} aria-hidden />

@@ -40,8 +40,10 @@ const CARDS_AT_ONCE = 24;
 export function Shelf() {
   const [asked, setAsked] = useState<Asked>(null);
   const [query, setQuery] = useSearchParams();
+  // What is typed is the field's own: the address follows it.
+  const [search, setSearch] = useState(query.get("search") ?? "");
   const wish = {
-    search: query.get("search") ?? "",
+    search,
     tag: query.get("tag") ?? "",
     set: query.get("set") ?? "",
     sort: query.get("sort") ?? "changed",
@@ -53,7 +55,8 @@ export function Shelf() {
   const [cards, sentinel] = useMore(items, CARDS_AT_ONCE);
   const narrowed = wish.search !== "" || wish.tag !== "" || wish.set !== "";
   const close = () => setAsked(null);
-  const ask = (part: Partial<typeof wish>) =>
+  const ask = (part: Partial<typeof wish>) => {
+    if (part.search !== undefined) setSearch(part.search);
     setQuery(
       Object.fromEntries(
         Object.entries({ ...wish, ...part }).filter(
@@ -62,6 +65,7 @@ export function Shelf() {
       ),
       { replace: true },
     );
+  };
 
   useEffect(() => {
     document.title = "Shelf · Ullet";
