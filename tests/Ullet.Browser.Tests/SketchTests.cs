@@ -70,7 +70,7 @@ public sealed class SketchTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.TypeAndPress("Keep", ("Keep the present colours as", "Summer"));
             visitor.WaitForText("Summer");
             visitor.Click("button", "Change rust");
-            visitor.Fill("Name or number", "frost");
+            visitor.Fill("Name", "frost");
             visitor.Click("button", "Change the thread");
             visitor.WaitForText("frost");
             AssertAccessible(visitor, "colourways");

@@ -54,7 +54,7 @@ public sealed class TableTests(UlletSite site) : BrowserTest(site), IClassFixtur
             visitor.Press(Keys.Escape);
             visitor.WaitForText("This project");
             visitor.Click("button", "New thread");
-            visitor.Fill("Name or number", "heather 402");
+            visitor.Fill("Name", "heather 402");
             visitor.Click("button", "Add the thread");
             visitor.WaitForText("heather 402");
             visitor.Choose("Thread of covers", "heather 402");

@@ -42,6 +42,22 @@ public sealed class StitchApiTests(TestServer server) : IClassFixture<TestServer
     }
 
     [Fact]
+    public async Task TheImportDoor_TakesStitches_AndTellsTheirUnit()
+    {
+        using var form = new MultipartFormDataContent
+        {
+            { new ByteArrayContent(Encoding.UTF8.GetBytes(Path)), "file", "path.gcode" },
+        };
+        using var answer = await server.Client.PostAsync("/api/import", form);
+        var preview = JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
+        Assert.Equal(("stitches", "path"), ((string)preview["kind"]!, (string)preview["name"]!));
+        Assert.Equal((string)preview["token"]!, (string)preview["stitches"]!["token"]!);
+        Assert.Equal(1, (double)preview["stitches"]!["mmPerUnit"]!);
+        Assert.True((bool)preview["stitches"]!["isYUp"]!);
+        Assert.Equal(20, (double)preview["stitches"]!["width"]!, 0.01);
+    }
+
+    [Fact]
     public async Task SeveralSizesInAZip_AreListed_AndExchanged_KeepingThePlace()
     {
         var (_, small) = await Heart(40);

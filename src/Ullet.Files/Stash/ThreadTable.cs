@@ -131,15 +131,13 @@ public static class ThreadTable
         return thread.Check() is { } refusal ? refusal : thread;
     }
 
-    /// <summary>A colour with or without its #, of three or six digits.</summary>
+    /// <summary>A colour with or without its #, of three or six digits; what is none stays as it was typed.</summary>
     private static string Colour(string cell)
     {
         var digits = cell.TrimStart('#');
-        return digits.Length switch
-        {
-            3 => $"#{string.Concat(digits.Select(digit => $"{digit}{digit}"))}",
-            _ => $"#{digits}",
-        };
+        return !digits.All(char.IsAsciiHexDigit) ? cell
+            : digits.Length == 3 ? $"#{string.Concat(digits.Select(digit => $"{digit}{digit}"))}"
+            : $"#{digits}";
     }
 
     private static ThreadKind? Kind(string cell) =>

@@ -32,6 +32,7 @@ public sealed class ThreadTableTests
     [InlineData("number;name;colour\n12;moss;5d7a3a")]
     [InlineData("Colour\tNo\tShade name\n#5D7A3A\t12\tmoss")]
     [InlineData("hex,thread,code\n#5d7a3a,moss,12")]
+    [InlineData("rgb,shade name,shade\n5d7a3a,moss,12")]
     public void Headings_InAnyOrder_OtherWords_AndAnyDivider_AreUnderstood(string table)
     {
         var thread = Assert.Single(Read(table).Threads);
@@ -39,7 +40,7 @@ public sealed class ThreadTableTests
     }
 
     [Theory]
-    [InlineData("12,moss,,polyester,green,", "Row 2: The thread needs a colour like #8e2347; \"#green\" is none.")]
+    [InlineData("12,moss,,polyester,green,", "Row 2: The thread needs a colour like #8e2347; \"green\" is none.")]
     [InlineData(
         "12,moss,,wool,#5d7a3a,",
         "Row 2: \"wool\" is no kind of thread; there are polyester, rayon, cotton, metallic."

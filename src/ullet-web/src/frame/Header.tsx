@@ -30,11 +30,11 @@ export function Header({ projectId, scene }: Props) {
   const edits = useEdits(projectId);
   const inch = scene.unit === "inch";
   return (
-    <header className="flex h-[52px] shrink-0 items-center gap-1.5 border-b border-line bg-white px-3 max-lg:h-auto max-lg:flex-wrap max-lg:gap-y-0 max-lg:py-1">
+    <header className="flex h-[52px] shrink-0 items-center gap-1.5 border-b border-line bg-white px-3 max-xl:h-auto max-xl:flex-wrap max-xl:gap-y-0 max-xl:py-1">
       <Link to="/" aria-label="Shelf, all projects" className="rounded-card p-1">
         <Eyelet />
       </Link>
-      <div className="w-[196px] min-w-0 max-xl:w-[150px] max-lg:w-auto max-lg:flex-1">
+      <div className="w-[196px] min-w-0 max-xl:w-auto max-xl:flex-1">
         <TextField
           label="Project title"
           labelHidden
@@ -47,7 +47,7 @@ export function Header({ projectId, scene }: Props) {
       </div>
       <nav
         aria-label="Rooms"
-        className="mx-auto flex gap-0.5 max-lg:order-last max-lg:basis-full max-lg:justify-center max-md:justify-start max-md:overflow-x-auto max-md:[scrollbar-width:none]"
+        className="mx-auto flex gap-0.5 max-xl:order-last max-xl:basis-full max-xl:justify-center max-md:justify-start max-md:overflow-x-auto max-md:[scrollbar-width:none]"
       >
         {ROOMS.map(([path, name]) => (
           <NavLink
@@ -97,12 +97,12 @@ export function Header({ projectId, scene }: Props) {
       {scene.findings.some((finding) => finding.level === "stop") ? (
         <Link to={`/p/${projectId}/packet`} className={buttonClass("main")}>
           <PackageCheck size={17} aria-hidden />
-          <span className="max-xl:sr-only">Make packet</span>
+          Make packet
         </Link>
       ) : (
         <a href={`/api/projects/${projectId}/packet.zip`} download className={buttonClass("main")}>
           <PackageCheck size={17} aria-hidden />
-          <span className="max-xl:sr-only">Make packet</span>
+          Make packet
         </a>
       )}
     </header>

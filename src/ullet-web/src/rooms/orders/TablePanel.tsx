@@ -1,12 +1,10 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Refused } from "../../api/client";
 import { bringTable, type OrderTable, type useBookEdits } from "../../api/orders";
-import { Button } from "../../parts/Button";
 import { FormPanel } from "../../parts/FormPanel";
 import { Choice } from "../../parts/fields/Choice";
-import { PlainArea } from "../../parts/fields/PlainArea";
-import { FileChooser } from "../../parts/fields/FileChooser";
-import { bytesAsBase64 } from "../../state/base64";
+import { isNothing, sent, TableSource, type Source } from "../../parts/table/TableSource";
+import { useLooked } from "../../parts/table/useLooked";
 
 interface Props {
   projectId: string;
@@ -14,47 +12,24 @@ interface Props {
   onClose: () => void;
 }
 
-type Source = { text: string } | { file: string; name: string };
-
 /** Brings a table into the book: pasted, or a file; what would come in is shown first, and then comes all of it or nothing. */
 export function TablePanel({ projectId, edits, onClose }: Props) {
   const [source, setSource] = useState<Source>({ text: "" });
   const [targets, setTargets] = useState<string[]>([]);
-  const [table, setTable] = useState<OrderTable | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [read, setRead] = useState("");
   const [sending, setSending] = useState(false);
-  const isEmpty = "text" in source && source.text.trim() === "";
-  const wish = JSON.stringify({ ...source, targets });
-
-  useEffect(() => {
-    if (isEmpty) return;
-    let over = false;
-    const asked = JSON.parse(wish) as { text?: string; file?: string; targets: string[] };
-    bringTable(projectId, { ...asked, save: false })
-      .then((found) => {
-        if (over) return;
-        setTable(found);
-        setTrouble(null);
-      })
-      .catch((wrong: unknown) => {
-        if (over) return;
-        setTable(null);
-        setTrouble(wrong instanceof Refused ? wrong.message : "The table could not be read.");
-      })
-      .finally(() => {
-        if (!over) setRead(wish);
-      });
-    return () => {
-      over = true;
-    };
-  }, [projectId, wish, isEmpty]);
-
-  const shown = isEmpty ? null : table;
+  const {
+    table: shown,
+    trouble,
+    isRead,
+    setTable,
+    setTrouble,
+  } = useLooked(isNothing(source) ? null : { ...sent(source), targets }, (wish) =>
+    bringTable(projectId, { ...wish, save: false }),
+  );
   const bring = async () => {
     setSending(true);
     try {
-      const brought = await bringTable(projectId, { ...source, targets, save: true });
+      const brought = await bringTable(projectId, { ...sent(source), targets, save: true });
       setTable(brought);
       if (brought.isSaved) {
         await edits.refresh();
@@ -76,34 +51,18 @@ export function TablePanel({ projectId, edits, onClose }: Props) {
       onSent={() => void bring()}
       onClose={onClose}
     >
-      <div
-        className="flex min-h-0 flex-1 flex-col gap-3"
-        data-state={isEmpty || read === wish ? "idle" : "busy"}
-      >
-        <div className="flex items-end gap-3">
-          <PlainArea
-            label="Rows from a spreadsheet; a first row of names is understood"
-            className="h-[92px] font-mono text-[13px]"
-            value={"text" in source ? source.text : `(the file ${source.name})`}
-            onChange={(text) => {
-              setSource({ text });
-              setTargets([]);
-            }}
-          />
-          <FileChooser
-            label="A table as CSV"
-            accept=".csv,.tsv,.txt"
-            onChosen={async (file) => {
-              setSource({ file: bytesAsBase64(await file.arrayBuffer()), name: file.name });
-              setTargets([]);
-            }}
-          >
-            {(open) => <Button onClick={open}>Open a CSV file</Button>}
-          </FileChooser>
-        </div>
-        {trouble && !isEmpty ? (
-          <p className="rounded-card bg-madder-pale px-3 py-2 text-madder">{trouble}</p>
-        ) : null}
+      <div className="flex min-h-0 flex-1 flex-col gap-3" data-state={isRead ? "idle" : "busy"}>
+        <TableSource
+          label="Rows from a spreadsheet; a first row of names is understood"
+          fileLabel="A table as CSV"
+          accept=".csv,.tsv,.txt"
+          source={source}
+          onSource={(next) => {
+            setSource(next);
+            setTargets([]);
+          }}
+        />
+        {trouble ? <p className="rounded-card bg-madder-pale px-3 py-2 text-madder">{trouble}</p> : null}
         {shown ? (
           <>
             <Preview

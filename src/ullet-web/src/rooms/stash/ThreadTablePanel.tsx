@@ -1,18 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { answered, api, Refused, type ThreadTable } from "../../api/client";
 import { keys } from "../../api/queries";
-import { Button } from "../../parts/Button";
 import { FormPanel } from "../../parts/FormPanel";
 import { Choice } from "../../parts/fields/Choice";
-import { FileChooser } from "../../parts/fields/FileChooser";
-import { PlainArea } from "../../parts/fields/PlainArea";
 import { Tick } from "../../parts/fields/Tick";
 import { ThreadSwatch } from "../../parts/Swatch";
-import { bytesAsBase64 } from "../../state/base64";
+import { isNothing, sent, TableSource, type Source } from "../../parts/table/TableSource";
+import { useLooked } from "../../parts/table/useLooked";
 import { say } from "../../state/messages";
-
-type Source = { text: string } | { file: string; name: string };
 
 /** Brings threads into the stash from a table; what would come in is shown first, and then comes all of it or nothing. */
 export function ThreadTablePanel({ onClose }: { onClose: () => void }) {
@@ -20,38 +16,17 @@ export function ThreadTablePanel({ onClose }: { onClose: () => void }) {
   const [source, setSource] = useState<Source>({ text: "" });
   const [targets, setTargets] = useState<string[]>([]);
   const [leavesOut, setLeavesOut] = useState(false);
-  const [table, setTable] = useState<ThreadTable | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [read, setRead] = useState("");
-  const isEmpty = "text" in source && source.text.trim() === "";
-  const wish = JSON.stringify({ ...("file" in source ? { file: source.file } : source), targets });
-
-  useEffect(() => {
-    if (isEmpty) return;
-    let over = false;
-    bring({ ...(JSON.parse(wish) as Wish), save: false })
-      .then((found) => {
-        if (over) return;
-        setTable(found);
-        setTrouble(null);
-      })
-      .catch((wrong: unknown) => {
-        if (over) return;
-        setTable(null);
-        setTrouble(wrong instanceof Refused ? wrong.message : "The table could not be read.");
-      })
-      .finally(() => {
-        if (!over) setRead(wish);
-      });
-    return () => {
-      over = true;
-    };
-  }, [wish, isEmpty]);
-
-  const shown = isEmpty ? null : table;
+  const {
+    table: shown,
+    trouble,
+    isRead,
+    setTrouble,
+  } = useLooked(isNothing(source) ? null : { ...sent(source), targets }, (wish) =>
+    bring({ ...wish, save: false }),
+  );
   const send = async () => {
     try {
-      const done = await bring({ ...(JSON.parse(wish) as Wish), save: true, leavesOutBroken: leavesOut });
+      const done = await bring({ ...sent(source), targets, save: true, leavesOutBroken: leavesOut });
       await queries.invalidateQueries({ queryKey: keys.stash });
       say(
         `${threads(done.new)} came into the stash${done.known ? `, ${threads(done.known)} there got new facts` : ""}.`,
@@ -72,32 +47,18 @@ export function ThreadTablePanel({ onClose }: { onClose: () => void }) {
       onSent={() => void send()}
       onClose={onClose}
     >
-      <div
-        className="flex min-h-0 flex-1 flex-col gap-3"
-        data-state={isEmpty || read === wish ? "idle" : "busy"}
-      >
-        <div className="flex items-end gap-3">
-          <PlainArea
-            label="Rows from a spreadsheet; the first one names the columns: number, name, maker, kind, colour, metres"
-            className="h-[92px] font-mono text-[13px]"
-            value={"text" in source ? source.text : `(the file ${source.name})`}
-            onChange={(text) => {
-              setSource({ text });
-              setTargets([]);
-            }}
-          />
-          <FileChooser
-            label="CSV file of threads"
-            accept=".csv,.tsv,.txt"
-            onChosen={async (file) => {
-              setSource({ file: bytesAsBase64(await file.arrayBuffer()), name: file.name });
-              setTargets([]);
-            }}
-          >
-            {(open) => <Button onClick={open}>Open a CSV file</Button>}
-          </FileChooser>
-        </div>
-        {(trouble ?? shown?.missing) && !isEmpty ? (
+      <div className="flex min-h-0 flex-1 flex-col gap-3" data-state={isRead ? "idle" : "busy"}>
+        <TableSource
+          label="Rows from a spreadsheet; the first one names the columns: number, name, maker, kind, colour, metres"
+          fileLabel="CSV file of threads"
+          accept=".csv,.tsv,.txt"
+          source={source}
+          onSource={(next) => {
+            setSource(next);
+            setTargets([]);
+          }}
+        />
+        {(trouble ?? shown?.missing) ? (
           <p className="rounded-card bg-madder-pale px-3 py-2 text-madder">{trouble ?? shown?.missing}</p>
         ) : null}
         {shown ? (
@@ -111,7 +72,8 @@ export function ThreadTablePanel({ onClose }: { onClose: () => void }) {
               }
             />
             <p className="text-[14px]">
-              {threads(shown.count)}: {shown.new} new, {shown.known} there already, which get these facts.
+              {threads(shown.count)}: {shown.new} new
+              {shown.known ? `, ${shown.known} there already, which get these facts` : ""}.
             </p>
             <Preview table={shown} />
             {shown.broken ? (

@@ -46,7 +46,7 @@ export function ThreadPanel({ projectId, thread, others = [], onClose }: Props) 
       onClose={onClose}
     >
       <div className="grid grid-cols-[1fr_84px] gap-3">
-        <PlainField label="Name or number" value={name} onChange={setName} />
+        <PlainField label="Name" value={name} onChange={setName} />
         <ColourField label="Colour" value={colour} onChange={setColour} />
       </div>
       <div className="grid grid-cols-[90px_1fr_1fr] gap-3">
