@@ -29,6 +29,33 @@ public sealed class ThreadTableTests
     }
 
     [Theory]
+    [InlineData(3)]
+    [InlineData(44)]
+    [InlineData(555)]
+    public void ThreadsOfAnyNames_AreReadAsTheyWereWritten(int seed)
+    {
+        const string Signs = "abcÄéß ,;\t\"'=+-@#0123456789’–";
+        var random = new Random(seed);
+        string Text(int most) =>
+            string.Concat(Enumerable.Range(0, 1 + random.Next(most)).Select(_ => Signs[random.Next(Signs.Length)]));
+        var threads = Enumerable
+            .Range(0, 60)
+            .Select(_ =>
+                new StashThread("", "x" + Text(30), $"#{random.Next(0x1000000):x6}")
+                {
+                    Number = "n" + Text(12),
+                    Maker = random.Next(3) == 0 ? null : "m" + Text(20),
+                    Kind = (ThreadKind)random.Next(4),
+                    Metres = random.Next(4) == 0 ? null : random.Next(100_000) / 10.0,
+                }.Cleaned()
+            )
+            .ToList();
+        var read = Read(Encoding.UTF8.GetString(ThreadTable.Write(threads)).TrimStart('\ufeff'));
+        Assert.True(read.Troubles.IsEmpty, $"seed {seed}: {string.Join(' ', read.Troubles)}");
+        Assert.Equal(threads, read.Threads);
+    }
+
+    [Theory]
     [InlineData("number;name;colour\n12;moss;5d7a3a")]
     [InlineData("Colour\tNo\tShade name\n#5D7A3A\t12\tmoss")]
     [InlineData("hex,thread,code\n#5d7a3a,moss,12")]
