@@ -44,7 +44,7 @@ public static class FindingTable
         new("over-topstitching", "On the topstitching"),
         new("opened-scaled", "Opened stitches scaled far"),
         new("opened-hands-missing", "Hands missing between placement and tack-down"),
-        new("opened-hidden", "Stitches under others"),
+        new("opened-hidden", "Under other stitches"),
         new("cut-uncovered", "The cut edge is not under its border"),
         new("hole-outside", "A hole crosses the edge"),
         new("hole-too-small", "A hole too small to trim"),
