@@ -36,6 +36,11 @@ public abstract record Operation
 
     /// <summary>The same with other elements in the place of its sources.</summary>
     public virtual Operation WithSources(Func<string, string> map) => this;
+
+    /// <summary>The same for a design that is made larger as a whole: lengths that are part of its shape grow along. What
+    /// stitching needs (gaps, margins, least widths) stays in mm.</summary>
+    /// <param name="by">By how much, over 0.</param>
+    public virtual Operation Scaled(double by) => this;
 }
 
 /// <summary>An operation that uses other elements.</summary>
@@ -83,6 +88,8 @@ public sealed record MoveEdge : Operation
     public double Distance { get; init; } = 3;
 
     public CornerStyle Corners { get; init; } = CornerStyle.Round;
+
+    public override Operation Scaled(double by) => this with { Distance = Distance * by };
 }
 
 /// <summary>Rounds corners to a radius, mm; 0.1 to 100.</summary>
@@ -91,6 +98,8 @@ public sealed record RoundCorners : Operation
     public double Radius { get; init; } = 5;
 
     public CornerSide Side { get; init; } = CornerSide.All;
+
+    public override Operation Scaled(double by) => this with { Radius = Radius * by };
 }
 
 /// <summary>Copies of the element in a straight row, or spread along a drawn line. Copies that overlap are joined.</summary>
@@ -116,6 +125,8 @@ public sealed record RepeatInLine : Operation
 
     public override Operation WithSources(Func<string, string> map) =>
         LineId is null ? this : this with { LineId = map(LineId) };
+
+    public override Operation Scaled(double by) => this with { StepX = StepX * by, StepY = StepY * by };
 }
 
 /// <summary>Copies of the element round a centre. Copies that overlap are joined.</summary>
@@ -135,6 +146,8 @@ public sealed record RepeatRound : Operation
 
     /// <summary>True to turn copies about the centre, false to keep them upright.</summary>
     public bool Turns { get; init; } = true;
+
+    public override Operation Scaled(double by) => this with { CentreX = CentreX * by, CentreY = CentreY * by };
 }
 
 /// <summary>The element and its mirror image. Where they overlap they are joined.</summary>
@@ -145,6 +158,8 @@ public sealed record Mirror : Operation
 
     /// <summary>How far right of the element's middle the axis lies (before its angle), mm.</summary>
     public double Distance { get; init; } = 20;
+
+    public override Operation Scaled(double by) => this with { Distance = Distance * by };
 }
 
 /// <summary>Divides the element by a line into two pieces of cloth that share an edge: one covers it, the other goes under.</summary>
@@ -170,6 +185,8 @@ public sealed record Split : Operation
 
     public override Operation WithSources(Func<string, string> map) =>
         LineId is null ? this : this with { LineId = map(LineId) };
+
+    public override Operation Scaled(double by) => this with { Distance = Distance * by };
 }
 
 /// <summary>A place in an element's own frame: shares of its width and height from its middle.</summary>

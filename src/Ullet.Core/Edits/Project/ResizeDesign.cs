@@ -6,7 +6,8 @@ using Ullet.Core.Projects;
 namespace Ullet.Core.Edits;
 
 /// <summary>Makes the whole design larger or smaller about the field's middle, locked elements too, and takes the smallest hoop that
-/// it fits into then. Numbers of stitching stay as they are set. A pattern is made anew by its own numbers.</summary>
+/// it fits into then. Lengths in operations, rooms of words and areas that hands lay grow along;
+/// numbers of stitching stay as they are set. A pattern is made anew by its own numbers.</summary>
 public sealed record ResizeDesign : Edit
 {
     /// <summary>Width of all bare outlines together, mm; the height follows. Left out where a pattern's numbers are given.</summary>
@@ -58,11 +59,63 @@ public sealed record ResizeDesign : Edit
             IsLargeMeant = true,
         }
             .Apply(Locked(project, _ => false), context)
-            .Then(sized => InFittingHoop(sized, context))
-            .Then(sized =>
-                (Result<Project>)Locked(sized, element => project.Find(element.Id)?.IsLocked ?? element.IsLocked)
-            );
+            .Then(sized => GrownAlong(sized, by))
+            .Then(sized => InFittingHoop(Kept(sized, project), context));
     }
+
+    /// <summary>What is given in mm beside the elements' boxes, grown with them: lengths in operations, rooms of words, areas that
+    /// hands lay.</summary>
+    private static Result<Project> GrownAlong(Project sized, double by)
+    {
+        var elements = sized.Elements.Select(element =>
+            element with
+            {
+                Operations = [.. element.Operations.Select(operation => operation.Scaled(by))],
+            }
+        );
+        var grown = sized with
+        {
+            Elements = [.. elements],
+            FillIns = [.. sized.FillIns.Select(fillIn => fillIn.Scaled(by))],
+            Hoopings = [.. sized.Hoopings.Select(hooping => Grown(hooping, by))],
+        };
+        return
+            grown
+                .Elements.SelectMany(element =>
+                    element.Operations.Where(operation => !operation.IsMuted).Select(OperationLimits.Check)
+                )
+                .FirstOrDefault(wrong => wrong is not null)
+                is { } refusal
+            ? refusal
+            : grown;
+    }
+
+    private static Hooping Grown(Hooping hooping, double by) =>
+        hooping with
+        {
+            RunSheet = hooping.RunSheet with
+            {
+                Hands = [.. hooping.RunSheet.Hands.Select(hand => hand with { Area = hand.Area?.Scaled(by) })],
+            },
+        };
+
+    /// <summary>What placing let go of, as it was before.</summary>
+    private static Project Kept(Project sized, Project before) =>
+        sized with
+        {
+            Elements =
+            [
+                .. sized.Elements.Select(element =>
+                    before.Find(element.Id) is { } was
+                        ? element with
+                        {
+                            IsLocked = was.IsLocked,
+                            StaysCentred = was.StaysCentred,
+                        }
+                        : element
+                ),
+            ],
+        };
 
     /// <summary>The box of all bare outlines of a project, mm; empty without any.</summary>
     public static Box BareBox(Project project, EditContext context) =>

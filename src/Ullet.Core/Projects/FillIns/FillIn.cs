@@ -73,6 +73,10 @@ public abstract record FillIn
         Func<Element, Element> element
     ) => this;
 
+    /// <summary>The same for a design that is made larger as a whole about the field's middle.</summary>
+    /// <param name="by">By how much, over 0.</param>
+    public virtual FillIn Scaled(double by) => this;
+
     /// <summary>Without elements that are gone; null where nothing is left of it.</summary>
     public abstract FillIn? Without(IReadOnlySet<string> elementIds);
 
@@ -90,6 +94,8 @@ public abstract record LetteredFillIn : FillIn
 
     /// <summary>How it is fitted.</summary>
     public WordsFit Fit { get; init; } = new();
+
+    public override FillIn Scaled(double by) => this with { Fit = Fit.Scaled(by) };
 
     public WhenEmpty WhenEmpty { get; init; }
 

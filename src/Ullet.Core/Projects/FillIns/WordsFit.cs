@@ -37,6 +37,16 @@ public sealed record WordsFit
 
     public const double UsualNarrowed = 0.85;
 
+    /// <summary>The same for a design that is made larger as a whole: its room and its largest letters grow along. The smallest
+    /// letters stay, for they are what can be sewn.</summary>
+    /// <param name="by">By how much, over 0.</param>
+    public WordsFit Scaled(double by) =>
+        this with
+        {
+            Room = Room?.Scaled(by),
+            LargestHeight = LargestHeight is { } largest ? Math.Max(SmallestHeight, largest * by) : null,
+        };
+
     /// <summary>Says what is wrong with its numbers, or null.</summary>
     /// <param name="label">Whose they are.</param>
     public Refusal? Check(string label) =>
