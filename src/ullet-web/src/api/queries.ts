@@ -26,9 +26,11 @@ export interface ShelfAsked {
   sort?: string;
 }
 
-/** The projects that answer to what is asked; those of the last question until they come. */
-export function useShelf(asked: ShelfAsked = {}) {
+/** The projects that answer to what is asked; those of the last question until they come.
+ * @param enabled false to ask nothing. */
+export function useShelf(asked: ShelfAsked = {}, enabled = true) {
   return useQuery({
+    enabled,
     queryKey: [...keys.shelf, "list", asked],
     queryFn: ({ signal }) => answered(api.GET("/api/projects", { params: { query: asked }, signal })),
     placeholderData: (before) => before,

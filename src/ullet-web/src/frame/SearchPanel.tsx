@@ -1,6 +1,6 @@
 import { BookOpen, CornerDownLeft, FolderOpen, Search } from "lucide-react";
 import { Dialog } from "radix-ui";
-import { useDeferredValue, useId, useState, type ReactNode } from "react";
+import { useId, useState, type ReactNode } from "react";
 import { useNavigate } from "react-router";
 import type { Scene, VerbRow } from "../api/client";
 import { useCatalogue, useHelpSearch, useShelf } from "../api/queries";
@@ -154,12 +154,13 @@ function Row({ id, hit, heads, chosen, onChosen }: RowProps) {
 
 /** What a text finds: things to do first, then projects, then the help. */
 function useHits(projectId: string | null, scene: Scene | undefined, typed: string): Hit[] {
-  const text = useDeferredValue(typed.trim());
+  const text = typed.trim();
   const navigate = useNavigate();
   const verbs = useVerbs(projectId, scene);
   const rows = useCatalogue().data?.verbs ?? [];
-  const projects = useShelf({ search: text }).data ?? [];
-  const help = useHelpSearch(text).data ?? [];
+  // What an earlier text found is left out: Enter must not do what is not asked for any more.
+  const projects = current(useShelf({ search: text }, text !== ""));
+  const help = current(useHelpSearch(text));
 
   const found = ranked(rows, text);
   const done = text ? found : found.filter(({ id }) => !verbs[id].not).slice(0, 2 * FEW);
@@ -173,7 +174,7 @@ function useHits(projectId: string | null, scene: Scene | undefined, typed: stri
       not: verbs[id].not,
       run: verbs[id].run,
     })),
-    ...(text ? projects.slice(0, SOME_PROJECTS) : []).map((item) => ({
+    ...projects.slice(0, SOME_PROJECTS).map((item) => ({
       key: item.id,
       group: "Projects",
       icon: <FolderOpen size={16} aria-hidden />,
@@ -190,6 +191,11 @@ function useHits(projectId: string | null, scene: Scene | undefined, typed: stri
       run: () => openHelp(hit.page, hit.anchor),
     })),
   ];
+}
+
+/** What a query found for its very text. */
+function current<T>({ data, isPlaceholderData }: { data?: T[]; isPlaceholderData: boolean }): T[] {
+  return isPlaceholderData ? [] : (data ?? []);
 }
 
 /** The verbs that a text finds: those whose name begins so first, then those that hold it, then those of other words. */

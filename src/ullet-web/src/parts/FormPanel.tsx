@@ -19,7 +19,7 @@ interface Props {
 /** A dialog that asks for something: sent by its button or by Enter, left by Cancel, which lets go of what was typed. */
 export function FormPanel({ title, size, action, disabled, hint, onSent, onClose, children }: Props) {
   return (
-    <Panel title={title} size={size} onClose={onClose}>
+    <Panel title={title} size={size} onClose={onClose} letsGo>
       <form
         className="flex min-h-0 flex-1 flex-col gap-3"
         onSubmit={(event) => {

@@ -8,13 +8,15 @@ interface Props {
   /** Large: for choosing among pictures. */
   size?: "small" | "large";
   onClose: () => void;
+  /** True where leaving it lets go of what was typed in it; else that is kept, as by any other click. */
+  letsGo?: boolean;
   /** Stands beside the title. */
   extra?: ReactNode;
   children: ReactNode;
 }
 
 /** A dialog in the middle of the screen, there as long as it is drawn. */
-export function Panel({ title, size = "small", onClose, extra, children }: Props) {
+export function Panel({ title, size = "small", onClose, letsGo, extra, children }: Props) {
   return (
     <Dialog.Root open onOpenChange={(open) => (open ? undefined : onClose())}>
       <Dialog.Portal>
@@ -32,7 +34,12 @@ export function Panel({ title, size = "small", onClose, extra, children }: Props
           {children}
           {/* The first thing that Tab comes to stays what the panel is about. */}
           <div className="absolute top-3.5 right-3.5">
-            <IconButton label={`Close: ${title}`} side="left" data-lets-go onClick={onClose}>
+            <IconButton
+              label={`Close: ${title}`}
+              side="left"
+              data-lets-go={letsGo || undefined}
+              onClick={onClose}
+            >
               <X size={18} aria-hidden />
             </IconButton>
           </div>

@@ -18,7 +18,7 @@ export function PatternPanel({ onClose }: Props) {
   const [chosenId, setChosenId] = useState<string | null>(null);
   const chosen = patterns.data?.find((pattern) => pattern.id === chosenId) ?? patterns.data?.[0];
   return (
-    <Panel title="New from a pattern" size="large" onClose={onClose}>
+    <Panel title="New from a pattern" size="large" onClose={onClose} letsGo>
       {patterns.isPending ? <p className="text-muted">Fetching the patterns…</p> : null}
       {patterns.isError ? <p className="text-madder">{patterns.error.message}</p> : null}
       <div className="flex min-h-0 flex-1 gap-6">

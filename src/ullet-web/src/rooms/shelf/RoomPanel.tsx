@@ -60,7 +60,7 @@ export function RoomPanel({ onClose }: { onClose: () => void }) {
   };
 
   return (
-    <Panel title="Make room" onClose={onClose}>
+    <Panel title="Make room" onClose={onClose} letsGo>
       {room.data ? <Facts room={room.data} /> : <p className="text-muted">Looking through the data…</p>}
       <fieldset className="mt-4 space-y-2">
         <legend className="mb-1 text-[13px] text-muted">Clear</legend>

@@ -19,7 +19,7 @@ export function CalibratePanel({ onClose }: { onClose: () => void }) {
   };
   const sane = measured >= 40 && measured <= 250;
   return (
-    <Panel title="True size" onClose={onClose}>
+    <Panel title="True size" onClose={onClose} letsGo>
       <p className="mb-3">
         Lay a ruler on this bar and type how long it is. It is asked once for this screen.
       </p>
