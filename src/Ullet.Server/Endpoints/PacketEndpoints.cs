@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Evaluation;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Documents;
@@ -56,29 +57,27 @@ internal static class PacketEndpoints
         {
             return Problems.Of(refusal);
         }
+        Evaluated? packed = null;
         var answer = await headFiles.File(
             id,
             evaluated => ExportEndpoints.Released(evaluated, despite),
             (evaluated, assets) =>
-                (
-                    PacketFile.Zip(
-                        evaluated,
-                        assets,
-                        DateTimeOffset.FromUnixTimeMilliseconds(HeadFiles.Shown(http)!.SavedAt)
-                    ),
+            {
+                packed = evaluated;
+                var savedAt = DateTimeOffset.FromUnixTimeMilliseconds(HeadFiles.Shown(http)!.SavedAt);
+                return (
+                    PacketFile.Zip(evaluated, assets, savedAt),
                     "application/zip",
                     FileNames.Packet(evaluated, folder)
-                ),
+                );
+            },
             cancellation
         );
-        if (
-            answer.Result is FileContentHttpResult
-            && await headFiles.Head(id, cancellation) is ({ } head, { } evaluated)
-        )
+        if (packed is not null && HeadFiles.Shown(http) is { } head)
         {
-            foreach (var (choice, wish) in PacketFile.Cuts(evaluated))
+            foreach (var (choice, wish) in PacketFile.Cuts(packed))
             {
-                var name = FileNames.Cut(evaluated, choice.Sheet, null, wish.Ending);
+                var name = FileNames.Cut(packed, choice.Sheet, null, wish.Ending);
                 await exports.TryNote(head, choice.Sheet, null, wish.Format, name, cancellation);
             }
         }
