@@ -78,6 +78,46 @@ public sealed class StashApiTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task ACloth_IsNotTakenOut_AsAThread_NorAThreadAsACloth()
+    {
+        await Bring(Table(1));
+        var thread = (await _server.Get("/api/stash/threads")).AsArray().Single()!["thread"]!;
+        var (_, cloth) = await _server.Post(
+            "/api/stash/cloths",
+            new
+            {
+                id = "",
+                name = "Linen",
+                kind = "linen",
+                colour = "#d8c8a0",
+            }
+        );
+        foreach (var wrong in new[] { $"threads/{(string)cloth["id"]!}", $"cloths/{(string)thread["id"]!}" })
+        {
+            using var answer = await _server.Client.DeleteAsync($"/api/stash/{wrong}");
+            Assert.Equal(404, (int)answer.StatusCode);
+        }
+        Assert.Single((await _server.Get("/api/stash/threads")).AsArray());
+        Assert.Single((await _server.Get("/api/stash/cloths")).AsArray());
+    }
+
+    [Fact]
+    public async Task ShadesHardlyToldApart_AreKnownAnew_AfterEachChange()
+    {
+        await Bring("number,name,colour\n1,moss,#5d7a3a\n2,fern,#5d7a3b\n3,brick,#a03020");
+        Assert.Equal(2, await WithAlike());
+        var fern = (await _server.Get("/api/stash/threads?search=fern")).AsArray().Single()!["thread"]!;
+        using var gone = await _server.Client.DeleteAsync($"/api/stash/threads/{(string)fern["id"]!}");
+        Assert.Equal(204, (int)gone.StatusCode);
+        Assert.Equal(0, await WithAlike());
+        await Bring("number,name,colour\n4,tile,#a03021");
+        Assert.Equal(2, await WithAlike());
+    }
+
+    private async Task<int> WithAlike() =>
+        (await _server.Get("/api/stash/threads")).AsArray().Count(row => row!["alike"]!.AsArray().Count > 0);
+
+    [Fact]
     public async Task TwentyThousandRows_AreTooMany()
     {
         var (status, problem) = await _server.Post(

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Files.Stash;
 using Ullet.Server.Data;
@@ -35,7 +36,7 @@ internal static class StashEndpoints
             .MapDelete(
                 "cloths/{id}",
                 (string id, StashShelf stash, UlletDb db, CancellationToken cancellation) =>
-                    Remove("cloth", id, stash, db, cancellation)
+                    Removed(stash.RemoveCloth(id, db, cancellation))
             )
             .WithName("removeStashCloth");
         group.MapGet("threads", Threads).WithName("listStashThreads");
@@ -44,7 +45,7 @@ internal static class StashEndpoints
             .MapDelete(
                 "threads/{id}",
                 (string id, StashShelf stash, UlletDb db, CancellationToken cancellation) =>
-                    Remove("thread", id, stash, db, cancellation)
+                    Removed(stash.RemoveThread(id, db, cancellation))
             )
             .WithName("removeStashThread");
         group.MapGet("threads/near", Near).WithName("nearStashThreads");
@@ -129,14 +130,8 @@ internal static class StashEndpoints
         return kept.IsOk ? TypedResults.Ok(kept.Value) : Problems.Of(kept.Refusal!);
     }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Remove(
-        string what,
-        string id,
-        StashShelf stash,
-        UlletDb db,
-        CancellationToken cancellation
-    ) =>
-        await stash.Remove(id, db, cancellation) ? TypedResults.NoContent() : Problems.Of(StashShelf.Unknown(what, id));
+    private static async Task<Results<NoContent, ProblemHttpResult>> Removed(Task<Refusal?> removing) =>
+        await removing is { } refusal ? Problems.Of(refusal) : TypedResults.NoContent();
 
     private static FileContentHttpResult Csv(StashShelf stash) =>
         TypedResults.File(ThreadTable.Write(stash.Threads), "text/csv", "threads.csv");

@@ -1,7 +1,4 @@
-using System.Collections.Concurrent;
 using System.Collections.Immutable;
-using System.Text.Json;
-using Microsoft.EntityFrameworkCore;
 using Ullet.Core.Documents;
 using Ullet.Core.Edits;
 using Ullet.Core.Pipeline;
@@ -20,90 +17,74 @@ public sealed class StashShelf(ServerOptions options, TimeProvider clock) : ISta
     /// <summary>Most threads of a stash.</summary>
     public const int MostThreads = 5_000;
 
-    private const string ClothKind = "cloth";
-
-    private const string ThreadKind = "thread";
-
-    private readonly Lazy<ConcurrentDictionary<string, StashCloth>> _cloths = new(() =>
-        Read<StashCloth>(options.DataFolder, ClothKind)
+    private readonly StashRows<StashCloth> _cloths = new(
+        options.DataFolder,
+        "cloth",
+        MostCloths,
+        cloth => cloth.Id,
+        (cloth, id) => cloth with { Id = id }
     );
 
-    private readonly Lazy<ConcurrentDictionary<string, StashThread>> _threads = new(() =>
-        Read<StashThread>(options.DataFolder, ThreadKind)
+    private readonly StashRows<StashThread> _threads = new(
+        options.DataFolder,
+        "thread",
+        MostThreads,
+        thread => thread.Id,
+        (thread, id) => thread with { Id = id }
     );
 
-    private AlikeThreads? _alike;
+    private sealed record AlikeOf(ImmutableArray<StashThread> Threads, AlikeThreads Alike);
+
+    private AlikeOf? _alike;
 
     /// <summary>All cloths, by their names.</summary>
     public ImmutableArray<StashCloth> Cloths =>
-        [
-            .. _cloths
-                .Value.Values.OrderBy(cloth => cloth.Name, StringComparer.OrdinalIgnoreCase)
-                .ThenBy(cloth => cloth.Id),
-        ];
+        [.. _cloths.All.OrderBy(cloth => cloth.Name, StringComparer.OrdinalIgnoreCase).ThenBy(cloth => cloth.Id)];
 
     /// <summary>All threads, by maker, number and name.</summary>
     public ImmutableArray<StashThread> Threads =>
         [
             .. _threads
-                .Value.Values.OrderBy(thread => thread.Maker, StringComparer.OrdinalIgnoreCase)
+                .All.OrderBy(thread => thread.Maker, StringComparer.OrdinalIgnoreCase)
                 .ThenBy(thread => thread.Number?.Length ?? 0)
                 .ThenBy(thread => thread.Number, StringComparer.OrdinalIgnoreCase)
                 .ThenBy(thread => thread.Name, StringComparer.OrdinalIgnoreCase)
                 .ThenBy(thread => thread.Id),
         ];
 
-    public StashCloth? FindCloth(string id) => _cloths.Value.GetValueOrDefault(id);
+    public StashCloth? FindCloth(string id) => _cloths.Find(id);
 
-    public StashThread? FindThread(string id) => _threads.Value.GetValueOrDefault(id);
+    public StashThread? FindThread(string id) => _threads.Find(id);
 
-    /// <summary>Which threads of the stash can hardly be told apart.</summary>
-    internal AlikeThreads Alike => _alike ??= AlikeThreads.Of(Threads);
+    /// <summary>Which threads of the stash can hardly be told apart; computed anew for other threads.</summary>
+    internal AlikeThreads Alike
+    {
+        get
+        {
+            var threads = Threads;
+            if (_alike is { } known && known.Threads.SequenceEqual(threads))
+            {
+                return known.Alike;
+            }
+            var alike = AlikeThreads.Of(threads);
+            _alike = new AlikeOf(threads, alike);
+            return alike;
+        }
+    }
 
     /// <summary>Keeps a cloth: a new one, or other facts of one that is there; or says why it can't be.</summary>
-    internal async Task<Result<StashCloth>> Keep(StashCloth cloth, UlletDb db, CancellationToken cancellation)
-    {
-        var isNew = cloth.Id.Length == 0;
-        var kept = cloth.Cleaned() with { Id = isNew ? NewId() : cloth.Id };
-        if (!isNew && FindCloth(cloth.Id) is null)
-        {
-            return Unknown("cloth", cloth.Id);
-        }
-        if ((DocumentCheck.ClothCheck(kept.ForProject("c")) ?? kept.CheckOwn()) is { } refusal)
-        {
-            return refusal;
-        }
-        if (isNew && _cloths.Value.Count >= MostCloths)
-        {
-            return TooMany("cloths", MostCloths);
-        }
-        await Write(ClothKind, kept.Id, kept, db, cancellation);
-        _cloths.Value[kept.Id] = kept;
-        return kept;
-    }
+    internal Task<Result<StashCloth>> Keep(StashCloth cloth, UlletDb db, CancellationToken cancellation) =>
+        Keep(
+            _cloths,
+            cloth.Cleaned(),
+            kept => DocumentCheck.ClothCheck(kept.ForProject("c")) ?? kept.CheckOwn(),
+            db,
+            cancellation
+        );
 
     /// <summary>Keeps a thread: a new one, or other facts of one that is there; or says why it can't be.</summary>
-    internal async Task<Result<StashThread>> Keep(StashThread thread, UlletDb db, CancellationToken cancellation)
-    {
-        var isNew = thread.Id.Length == 0;
-        var kept = thread.Cleaned() with { Id = isNew ? NewId() : thread.Id };
-        if (!isNew && FindThread(thread.Id) is null)
-        {
-            return Unknown("thread", thread.Id);
-        }
-        if (kept.Check() is { } refusal)
-        {
-            return refusal;
-        }
-        if (isNew && _threads.Value.Count >= MostThreads)
-        {
-            return TooMany("threads", MostThreads);
-        }
-        await Write(ThreadKind, kept.Id, kept, db, cancellation);
-        _threads.Value[kept.Id] = kept;
-        _alike = null;
-        return kept;
-    }
+    internal Task<Result<StashThread>> Keep(StashThread thread, UlletDb db, CancellationToken cancellation) =>
+        Keep(_threads, thread.Cleaned(), kept => kept.Check(), db, cancellation);
 
     /// <summary>Keeps many threads at once, all of them or none; one that is there already gets the new facts.</summary>
     /// <returns>How many are new, and how many were there; or why none was kept.</returns>
@@ -114,24 +95,12 @@ public sealed class StashShelf(ServerOptions options, TimeProvider clock) : ISta
     )
     {
         var kept = Sorted(threads);
-        var known = kept.Count(thread => _threads.Value.ContainsKey(thread.Id));
-        if (_threads.Value.Count + kept.Length - known > MostThreads)
+        var known = kept.Count(thread => FindThread(thread.Id) is not null);
+        if (_threads.Full(kept.Length - known) is { } full)
         {
-            return TooMany("threads", MostThreads);
+            return full;
         }
-        await using (var transaction = await db.Database.BeginTransactionAsync(cancellation))
-        {
-            foreach (var thread in kept)
-            {
-                await Write(ThreadKind, thread.Id, thread, db, cancellation);
-            }
-            await transaction.CommitAsync(cancellation);
-        }
-        foreach (var thread in kept)
-        {
-            _threads.Value[thread.Id] = thread;
-        }
-        _alike = null;
+        await _threads.Keep(kept, Now(), db, cancellation);
         return (kept.Length - known, known);
     }
 
@@ -139,62 +108,46 @@ public sealed class StashShelf(ServerOptions options, TimeProvider clock) : ISta
     /// one counts.</summary>
     internal ImmutableArray<StashThread> Sorted(ImmutableArray<StashThread> threads)
     {
-        var byName = _threads.Value.Values.ToLookup(SpoolOf, StringComparer.OrdinalIgnoreCase);
+        var bySpool = _threads.All.ToLookup(thread => thread.Spool, StringComparer.Ordinal);
         return
         [
             .. threads
-                .GroupBy(SpoolOf, StringComparer.OrdinalIgnoreCase)
-                .Select(group => group.Last() with { Id = byName[group.Key].FirstOrDefault()?.Id ?? NewId() }),
+                .GroupBy(thread => thread.Spool, StringComparer.Ordinal)
+                .Select(group =>
+                    group.Last() with
+                    {
+                        Id = bySpool[group.Key].FirstOrDefault()?.Id ?? StashRows<StashThread>.NewId(),
+                    }
+                ),
         ];
     }
 
-    /// <summary>The same for rows of one spool; see <see cref="StashThread.IsSameAs"/>.</summary>
-    private static string SpoolOf(StashThread thread) =>
-        $"{thread.Maker}\n{(thread.Number is { } number ? $"#{number}" : thread.Name)}";
+    /// <summary>Takes a cloth out of the stash; projects keep their copies.</summary>
+    /// <returns>Null, or that there is none.</returns>
+    internal Task<Refusal?> RemoveCloth(string id, UlletDb db, CancellationToken cancellation) =>
+        _cloths.Remove(id, db, cancellation);
 
-    /// <summary>Takes a cloth or a thread out of the stash; projects keep their copies.</summary>
-    /// <returns>False where there is none.</returns>
-    internal async Task<bool> Remove(string id, UlletDb db, CancellationToken cancellation)
+    /// <summary>Takes a thread out of the stash; projects keep their copies.</summary>
+    /// <returns>Null, or that there is none.</returns>
+    internal Task<Refusal?> RemoveThread(string id, UlletDb db, CancellationToken cancellation) =>
+        _threads.Remove(id, db, cancellation);
+
+    private async Task<Result<T>> Keep<T>(
+        StashRows<T> rows,
+        T cleaned,
+        Func<T, Refusal?> check,
+        UlletDb db,
+        CancellationToken cancellation
+    )
+        where T : class
     {
-        await db.Stash.Where(row => row.Id == id).ExecuteDeleteAsync(cancellation);
-        _alike = null;
-        return _cloths.Value.TryRemove(id, out _) | _threads.Value.TryRemove(id, out _);
-    }
-
-    /// <summary>The refusal for what is not in the stash.</summary>
-    internal static Refusal Unknown(string what, string id) =>
-        new($"stash-{what}-unknown", "id", $"There is no {what} \"{id}\" in the stash.")
+        var entered = rows.Entered(cleaned, check);
+        if (entered.IsOk)
         {
-            Kind = RefusalKind.NotFound,
-        };
-
-    private static Refusal TooMany(string what, int most) =>
-        new("stash-full", "name", $"The stash holds up to {most:N0} {what}; take some out first.");
-
-    private static string NewId() => Guid.CreateVersion7().ToString("N");
-
-    private async Task Write<T>(string kind, string id, T thing, UlletDb db, CancellationToken cancellation)
-    {
-        var now = clock.GetUtcNow().ToUnixTimeMilliseconds();
-        var json = JsonSerializer.Serialize(thing, ProjectJson.Options);
-        await db.Database.ExecuteSqlAsync(
-            $"INSERT INTO Stash (Id, Kind, Json, At) VALUES ({id}, {kind}, {json}, {now}) ON CONFLICT (Id) DO UPDATE SET Json = excluded.Json",
-            cancellation
-        );
+            await rows.Keep([entered.Value], Now(), db, cancellation);
+        }
+        return entered;
     }
 
-    private static ConcurrentDictionary<string, T> Read<T>(string dataFolder, string kind)
-    {
-        using var connection = PlainSql.Open(dataFolder);
-        var rows = PlainSql.Rows(
-            connection,
-            $"SELECT Id, Json FROM Stash WHERE Kind = '{kind}'",
-            row => KeyValuePair.Create(row.GetString(0), row.GetString(1))
-        );
-        return new ConcurrentDictionary<string, T>(
-            rows.Select(row =>
-                KeyValuePair.Create(row.Key, JsonSerializer.Deserialize<T>(row.Value, ProjectJson.Options)!)
-            )
-        );
-    }
+    private long Now() => clock.GetUtcNow().ToUnixTimeMilliseconds();
 }

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Ullet.Core.Pipeline;
 
 namespace Ullet.Core.Projects;
@@ -40,13 +41,10 @@ public sealed record StashThread(string Id, string Name, string Colour)
     /// <summary>True when a search finds it: by number, name, maker or kind.</summary>
     public bool Answers(string search) => SearchText.Answers(search, Number, Name, Maker, Kind.ToString());
 
-    /// <summary>True for the same spool: of one maker under one number, or without a number under one name.</summary>
-    public bool IsSameAs(StashThread other) =>
-        Same(Maker, other.Maker)
-        && (Number is null && other.Number is null ? Same(Name, other.Name) : Same(Number, other.Number));
-
-    private static bool Same(string? one, string? other) =>
-        string.Equals(one ?? "", other ?? "", StringComparison.OrdinalIgnoreCase);
+    /// <summary>The same for threads that are one spool, upper or lower case: of one maker under one number, or without a number
+    /// under one name.</summary>
+    [JsonIgnore]
+    public string Spool => $"{Maker}\n{(Number is { } number ? $"#{number}" : Name)}".ToUpperInvariant();
 
     /// <summary>The same with its typed texts cleaned.</summary>
     public StashThread Cleaned() =>

@@ -89,9 +89,12 @@ public sealed class TakeFromStashTests
     [Fact]
     public void OneSpool_IsKnownByMakerAndNumber_ElseByItsName()
     {
-        Assert.True(Moss.IsSameAs(Moss with { Id = "other", Name = "moss green", Maker = "ALLOTMENT yarns" }));
-        Assert.False(Moss.IsSameAs(Moss with { Number = "1205" }));
-        Assert.True((Moss with { Number = null }).IsSameAs(Moss with { Number = null, Colour = "#000000" }));
+        Assert.Equal(Moss.Spool, (Moss with { Id = "other", Name = "moss green", Maker = "ALLOTMENT yarns" }).Spool);
+        Assert.NotEqual(Moss.Spool, (Moss with { Number = "1205" }).Spool);
+        Assert.NotEqual(Moss.Spool, (Moss with { Maker = null }).Spool);
+        var unnumbered = Moss with { Number = null };
+        Assert.Equal(unnumbered.Spool, (unnumbered with { Colour = "#000000" }).Spool);
+        Assert.NotEqual(unnumbered.Spool, (unnumbered with { Name = "brick" }).Spool);
     }
 
     private static Project Made(Project project, Edit edit)
