@@ -88,7 +88,7 @@ export function ProjectCard({
       <Tick
         label={<span className="sr-only">Choose {item.title}</span>}
         checked={isChosen}
-        className="absolute top-2 left-2 rounded-[6px] bg-white/90 p-1 opacity-0 shadow-sm group-focus-within:opacity-100 group-hover:opacity-100 group-data-[chosen=true]:opacity-100"
+        className="absolute top-2 left-2 rounded-[6px] bg-white/90 p-1 opacity-0 shadow-sm group-focus-within:opacity-100 group-hover:opacity-100 group-data-[chosen=true]:opacity-100 pointer-coarse:opacity-100"
         onChanged={() => onChosen(false)}
       />
       <div className="flex min-h-[38px] items-start px-4 pt-2.5">

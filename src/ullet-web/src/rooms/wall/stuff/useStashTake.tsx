@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
-import type { Scene } from "../../../api/client";
+import type { Scene, StashCloth, StashThread } from "../../../api/client";
 import { useEdits } from "../../../api/edits";
 import { keys, useScene } from "../../../api/queries";
 import { ClothPicker, ThreadPicker } from "../../../parts/stuff/StashPicker";
@@ -57,21 +57,23 @@ export function useClothTake(projectId: string, onTaken: (id: string) => unknown
   };
 }
 
-/** What the stash's things and a project's copies have in common. */
-interface Named {
-  name: string;
-  colour: string;
-}
+/** What a copy has from the stash, by which it is found again. */
+const FACTS = {
+  threads: ["name", "colour", "kind", "number", "maker"],
+  cloths: ["name", "colour", "kind", "texture", "isDeepPile", "patternColour"],
+} as const;
 
 function useTake(projectId: string, what: "threads" | "cloths", onTaken: (id: string) => unknown) {
   const queries = useQueryClient();
   const [asking, setAsking] = useState(false);
   const own = () => queries.getQueryData<Scene>(keys.scene(projectId))?.[what] ?? [];
-  const take = async (thing: Named, taking: Promise<boolean>) => {
+  const take = async (thing: StashThread | StashCloth, taking: Promise<boolean>) => {
     if (!(await taking)) return;
     setAsking(false);
     // The newest that is like it: one that the project had already is not taken twice.
-    const copy = own().findLast(({ name, colour }) => name === thing.name && colour === thing.colour);
+    const facts = (of: object) =>
+      FACTS[what].map((key) => (of as Record<string, unknown>)[key] ?? null).join("\n");
+    const copy = own().findLast((one) => facts(one) === facts(thing));
     if (copy) await onTaken(copy.id);
   };
   return { asking, setAsking, take };

@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Catalogue } from "../../../../api/client";
+import { answered, api, Refused, type Catalogue } from "../../../../api/client";
 import { keys, useMet } from "../../../../api/queries";
 import { Button } from "../../../../parts/Button";
+import { say } from "../../../../state/messages";
 import { openHelp } from "../../../../verbs/asks";
 
 type Method = Catalogue["methods"][number];
@@ -15,7 +16,12 @@ export function StageNote({ method }: { method: Method }) {
   const understood = async () => {
     const stages = fresh.map(({ role }) => role);
     queries.setQueryData(keys.met, { stages: [...(met ?? []), ...stages] });
-    await answered(api.POST("/api/met", { body: { stages } }));
+    try {
+      await answered(api.POST("/api/met", { body: { stages } }));
+    } catch (wrong) {
+      say(wrong instanceof Refused ? wrong.message : "That could not be kept.", "trouble");
+      await queries.invalidateQueries({ queryKey: keys.met });
+    }
   };
 
   if (fresh.length === 0) return null;
