@@ -1,11 +1,9 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using Ullet.Core.Documents;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Projects;
 using Ullet.Server.Data;
-using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Stash;
 
