@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
+using System.Text;
 using System.Text.Json.Nodes;
 using OpenQA.Selenium.Chrome;
 using Ullet.Core.Projects;
@@ -13,6 +14,9 @@ namespace Ullet.Bench;
 internal static class UiBench
 {
     private const int Stitches = 100_000;
+
+    /// <summary>Of a stitch file that is opened.</summary>
+    private const int OpenedStitches = 200_000;
 
     /// <summary>Panning may take this much longer than over a blank wall.</summary>
     private const double Bound = 1.5;
@@ -28,6 +32,7 @@ internal static class UiBench
         var blank = await Import(client, BlankProject.Make("Blank", 240, 360).Value);
         var full = await Import(client, EngineBench.Grown(Stitches));
         var hundred = await Import(client, Hundred());
+        var opened = await OpenedFile(client);
 
         Open(driver, server.Address, blank);
         var base_ = Pan(driver);
@@ -36,18 +41,26 @@ internal static class UiBench
         var pan = Pan(driver);
         Open(driver, server.Address, hundred);
         var drag = Drag(driver);
+        Open(driver, server.Address, opened);
+        var over = Pan(driver);
         Console.WriteLine(
             $"drawing the whole wall of {stitches:N0} stitches on {elements} elements takes {render:0} ms: "
                 + $"{render / elements:0.00} ms for an element, {render * 1000 / stitches:0.00} µs for a stitch"
         );
         var panning = new Ratio($"a frame while panning {stitches:N0} stitches", pan.Median, Bound * base_.Median);
         var dragging = new Ratio("a frame while dragging one of 100 elements", drag.Median, Bound * base_.Median);
+        var file = new Ratio(
+            $"a frame while panning a file of {OpenedStitches:N0} stitches",
+            over.Median,
+            Bound * base_.Median
+        );
         Console.WriteLine(panning);
         Console.WriteLine(dragging);
+        Console.WriteLine(file);
         Console.WriteLine(
-            $"longest frame: blank {base_.Worst:0} ms, panning {pan.Worst:0} ms, dragging {drag.Worst:0} ms"
+            $"longest frame: blank {base_.Worst:0} ms, panning {pan.Worst:0} ms, dragging {drag.Worst:0} ms, a file {over.Worst:0} ms"
         );
-        return panning.Holds && dragging.Holds;
+        return panning.Holds && dragging.Holds && file.Holds;
     }
 
     /// <summary>A hundred small pieces, each with its stages.</summary>
@@ -79,6 +92,59 @@ internal static class UiBench
         return made.IsSuccessStatusCode
             ? (string)JsonNode.Parse(answer)!["id"]!
             : throw new InvalidOperationException($"The project was not taken: {answer}");
+    }
+
+    /// <summary>A blank project with a large stitch file opened in it, sent as a person sends it.</summary>
+    private static async Task<string> OpenedFile(HttpClient client)
+    {
+        using var file = new ByteArrayContent(Encoding.UTF8.GetBytes(LargeFile()));
+        using var form = new MultipartFormDataContent { { file, "files", "large.csv" } };
+        using var taken = await client.PostAsync("/api/stitches", form);
+        var preview = await taken.Content.ReadAsStringAsync();
+        var token =
+            (string?)JsonNode.Parse(preview)?["files"]?[0]?["token"]
+            ?? throw new InvalidOperationException(
+                $"The file was not taken: {preview[..Math.Min(400, preview.Length)]}"
+            );
+        var id = await Import(client, BlankProject.Make("Opened", 240, 360).Value);
+        var head = (long)(await Scene(client, id))["head"]!;
+        using var edited = await client.PostAsJsonAsync(
+            $"/api/projects/{id}/edits",
+            new
+            {
+                head,
+                edit = new
+                {
+                    edit = "openStitches",
+                    token,
+                    name = "large",
+                },
+            }
+        );
+        var answer = await edited.Content.ReadAsStringAsync();
+        return edited.IsSuccessStatusCode
+            ? id
+            : throw new InvalidOperationException($"The file was not opened: {answer}");
+    }
+
+    /// <summary>Twenty blocks, each of rows across with the stitches of a satin.</summary>
+    private static string LargeFile()
+    {
+        const int blocks = 20;
+        const int across = 500;
+        var text = new StringBuilder("step,block,command,x,y,thread\n");
+        for (var block = 1; block <= blocks; block++)
+        {
+            for (var i = 0; i < OpenedStitches / blocks; i++)
+            {
+                var (row, column) = (((block - 1) * 20) + (i / across), i % across);
+                var x = (column - (across / 2.0)) * 0.4;
+                var y = (row * 0.8) - 160 + (i % 2 * 4);
+                var command = i == 0 ? "jump" : "stitch";
+                text.Append(CultureInfo.InvariantCulture, $"{block},{block},{command},{x:0.00},{y:0.00},{block % 4}\n");
+            }
+        }
+        return text.ToString();
     }
 
     private static async Task<JsonNode> Scene(HttpClient client, string id) =>
