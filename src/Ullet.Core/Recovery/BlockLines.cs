@@ -17,6 +17,9 @@ internal sealed class BlockLines(ImmutableArray<BlockReading> blocks)
     /// <summary>No tack-down lies farther inside, mm.</summary>
     internal const double DeepestTack = 4;
 
+    /// <summary>So much of a line round an outline keeps its distance at least.</summary>
+    private const double RoomyShare = 0.55;
+
     private readonly Dictionary<int, ImmutableArray<OutlinePart>> _parts = [];
     private readonly Dictionary<int, List<Ring>> _rings = [];
 
@@ -66,6 +69,21 @@ internal sealed class BlockLines(ImmutableArray<BlockReading> blocks)
                     )
                 ),
         ];
+    }
+
+    /// <summary>True for a line round an outline that keeps its distance where there is room for it: where the outline comes near to
+    /// itself it lies between the two sides.</summary>
+    internal static bool GoesRound(Region area, Ring ring)
+    {
+        var (usual, _) = Recovery.Rings.Offset(area, [ring]);
+        if (usual is >= 0 or < -DeepestTack)
+        {
+            return false;
+        }
+        var (along, distances) = (new SegmentIndex([ring]), Recovery.Rings.Distances(area, [ring]));
+        var edge = area.Rings.SelectMany(own => Recovery.Rings.Places(own)).ToList();
+        return distances.Count(own => Math.Abs(own - usual) <= MostSpread) >= RoomyShare * distances.Count
+            && edge.Count(at => along.Nearest(at, MostSpread - usual) is not null) >= 0.9 * edge.Count;
     }
 
     /// <summary>True for closed lines that keep their distance to an outline.</summary>

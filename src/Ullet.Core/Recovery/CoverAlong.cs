@@ -49,7 +49,10 @@ internal sealed class CoverAlong(ImmutableArray<BlockReading> blocks, BlockLines
                     : null;
             case OpenedLook.Blanket:
             {
-                var rings = lines.Rings(block).Where(ring => BlockLines.Follows(area, [ring], LoosestSpread)).ToList();
+                var rings = lines
+                    .Rings(block)
+                    .Where(ring => BlockLines.Follows(area, [ring], LoosestSpread) || BlockLines.GoesRound(area, ring))
+                    .ToList();
                 if (rings.Count == 0)
                 {
                     return null;

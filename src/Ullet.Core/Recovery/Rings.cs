@@ -52,6 +52,17 @@ internal static class Rings
     /// <summary>How lines lie to an area's edge: their usual distance, inside above 0, and how much most of it varies, mm.</summary>
     internal static (double Usual, double Spread) Offset(Region area, IEnumerable<Ring> rings)
     {
+        var found = Distances(area, rings);
+        if (found.Count == 0 || found.Exists(double.IsInfinity))
+        {
+            return (double.PositiveInfinity, double.PositiveInfinity);
+        }
+        return (found[found.Count / 2], found[found.Count * 17 / 20] - found[found.Count * 3 / 20]);
+    }
+
+    /// <summary>How far places along lines lie from an area's edge, sorted, inside above 0, mm; infinite beyond 12.</summary>
+    internal static List<double> Distances(Region area, IEnumerable<Ring> rings)
+    {
         var edges = new SegmentIndex(area.Rings);
         var inside = new AreaIndex([area]);
         var found = new List<double>();
@@ -60,16 +71,12 @@ internal static class Rings
             Budget.Spend();
             if (edges.Nearest(at, 12) is not { } near)
             {
-                return (double.PositiveInfinity, double.PositiveInfinity);
+                return [double.PositiveInfinity];
             }
             found.Add(near.DistanceTo(at) * (inside.Holds(at) ? 1 : -1));
         }
-        if (found.Count == 0)
-        {
-            return (double.PositiveInfinity, double.PositiveInfinity);
-        }
         found.Sort();
-        return (found[found.Count / 2], found[found.Count * 17 / 20] - found[found.Count * 3 / 20]);
+        return found;
     }
 
     /// <summary>Places along a ring, as many for any ring.</summary>

@@ -29,9 +29,13 @@ internal sealed class DesignBlocks
     private int _thread;
     private Point _at;
     private int _stitches;
+    private int _stitchesBefore;
 
     /// <summary>How many needle points there are so far.</summary>
     internal int Stitches => _stitches;
+
+    /// <summary>True once the block that is open has a needle point.</summary>
+    private bool IsSewn => _stitches > _stitchesBefore;
 
     /// <summary>Goes on in a block; another key begins another one.</summary>
     internal void Go(string key, string thread)
@@ -73,9 +77,13 @@ internal sealed class DesignBlocks
 
     internal void Stop()
     {
-        if (_points.Count == 0 && _blocks.Count > 0)
+        if (!IsSewn)
         {
-            _blocks[^1] = _blocks[^1] with { StopAfter = true };
+            // Between two blocks, also where the next one was moved to already.
+            if (_blocks.Count > 0)
+            {
+                _blocks[^1] = _blocks[^1] with { StopAfter = true };
+            }
             return;
         }
         Close(stops: true);
@@ -115,25 +123,11 @@ internal sealed class DesignBlocks
 
     private void Close(bool stops)
     {
-        if (_points.Exists(point => point.Move == OpenedMove.Stitch))
+        if (IsSewn)
         {
             _blocks.Add(new DesignBlock(_points.ToImmutable(), _thread) { StopAfter = stops });
         }
         _points.Clear();
-    }
-}
-
-file static class Builders
-{
-    internal static bool Exists(this ImmutableArray<OpenedPoint>.Builder points, Func<OpenedPoint, bool> holds)
-    {
-        foreach (var point in points)
-        {
-            if (holds(point))
-            {
-                return true;
-            }
-        }
-        return false;
+        _stitchesBefore = _stitches;
     }
 }

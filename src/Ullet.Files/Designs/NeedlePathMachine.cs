@@ -18,6 +18,9 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
     private int _tool = 1;
     private double _x;
     private double _y;
+    private double _originX;
+    private double _originY;
+    private bool _isCentrePlace;
     private Point? _sewn;
     private readonly List<string> _waiting = [];
 
@@ -51,74 +54,73 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
     /// <summary>Does what a line says; why it can't, or null.</summary>
     internal string? Do(List<(char Letter, double Number)> words)
     {
-        double? x = null,
-            y = null,
-            z = null,
-            i = null,
-            j = null,
-            r = null;
-        int? motion = null;
-        foreach (var (letter, number) in words)
+        var line = new NeedleLine(words);
+        var takes = PlacesTaken.AsMove;
+        var why = line.Cannot;
+        foreach (var way in line.Ways)
         {
-            switch (letter)
-            {
-                case 'G':
-                    if (Way(number, ref motion) is { } why)
-                    {
-                        return why;
-                    }
-                    break;
-                case 'M':
-                    if (Switch((int)number) is { } no)
-                    {
-                        return no;
-                    }
-                    break;
-                case 'T':
-                    Tool((int)number);
-                    break;
-                case 'X':
-                    x = number;
-                    break;
-                case 'Y':
-                    y = number;
-                    break;
-                case 'Z':
-                    z = number;
-                    break;
-                case 'I':
-                    i = number;
-                    break;
-                case 'J':
-                    j = number;
-                    break;
-                case 'R':
-                    r = number;
-                    break;
-                case 'K':
-                    return "an arc in another plane; a needle works in one plane only";
-                case 'A' or 'B' or 'C' or 'U' or 'V' or 'W':
-                    return $"the axis {letter} turns or moves something that a needle has not";
-                default:
-                    // Feed, speed, numbers of lines, times of pauses.
-                    break;
-            }
+            why ??= Way(way, ref takes);
         }
-        _motion = motion ?? _motion;
-        if (z is { } height)
+        foreach (var number in line.Before)
+        {
+            why ??= Switch(number);
+        }
+        if (why is not null)
+        {
+            return why;
+        }
+        if (line.Tool is { } tool)
+        {
+            Tool(tool);
+        }
+        if (line.Z is { } height && takes == PlacesTaken.AsMove)
         {
             _isDown = height <= 0;
             _knowsHeight = true;
         }
-        return x is null && y is null && i is null && j is null ? null : Move(x, y, i, j, r);
+        why = Places(line, takes);
+        foreach (var number in line.After)
+        {
+            why ??= Switch(number);
+        }
+        return why;
     }
 
-    private string? Way(double number, ref int? motion)
+    /// <summary>What a line does with the places that it names.</summary>
+    private string? Places(NeedleLine line, PlacesTaken taken)
+    {
+        switch (taken)
+        {
+            case PlacesTaken.AsMove:
+                return line.Goes ? Move(line) : null;
+            case PlacesTaken.AsOrigin:
+                _originX = line.X is { } x ? _x - (x * _unit) : _originX;
+                _originY = line.Y is { } y ? _y - (y * _unit) : _originY;
+                return null;
+            case PlacesTaken.AsWayHome:
+                Lift();
+                (_x, _y) = Aim(line);
+                return null;
+            case PlacesTaken.Not:
+                return null;
+            default:
+                throw new InvalidOperationException($"{taken} is no way of taking places.");
+        }
+    }
+
+    /// <summary>The place that a line names, mm.</summary>
+    private (double X, double Y) Aim(NeedleLine line) =>
+        (
+            line.X is { } x ? (_isRelative ? _x : _originX) + (x * _unit) : _x,
+            line.Y is { } y ? (_isRelative ? _y : _originY) + (y * _unit) : _y
+        );
+
+    private string? Way(double number, ref PlacesTaken takes)
     {
         switch (number)
         {
             case 0 or 1 or 2 or 3:
-                motion = (int)number;
+                _motion = (int)number;
                 return null;
             case 20:
                 (_unit, SaysUnit) = (25.4, true);
@@ -133,7 +135,26 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
                 _isRelative = true;
                 return null;
             case 4:
-                Blocks.Stop();
+                // Its numbers are times.
+                Stop();
+                takes = PlacesTaken.Not;
+                return null;
+            case 28 or 30:
+                takes = PlacesTaken.AsWayHome;
+                return null;
+            case 92:
+                takes = PlacesTaken.AsOrigin;
+                return null;
+            case 92.1 or 92.2:
+                (_originX, _originY) = (0, 0);
+                takes = PlacesTaken.Not;
+                return null;
+            case 90.1 or 91.1:
+                _isCentrePlace = number < 91;
+                return null;
+            case 10 or 52:
+                takes = PlacesTaken.Not;
+                _waiting.Add($"G{number:0} sets another origin and is left aside.");
                 return null;
             case 18 or 19:
                 return $"G{number:0} works in another plane; a needle works in one plane only";
@@ -142,7 +163,7 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
             case >= 73 and <= 89 and not 80:
                 return $"G{number:0} is a cycle of a drill or a mill";
             default:
-                if (number is not (17 or 40 or 49 or 54 or 80 or 94 or 28 or 61 or 64 or 90.1 or 91.1))
+                if (number is not (17 or 40 or 49 or 53 or 54 or 61 or 64 or 80 or 94))
                 {
                     _waiting.Add($"G{number:0.#} is left aside.");
                 }
@@ -155,7 +176,7 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
         switch (number)
         {
             case 0 or 1 or 60:
-                Blocks.Stop();
+                Stop();
                 return null;
             case 3 or 4:
                 (_isDown, _knowsHeight) = (true, true);
@@ -187,6 +208,13 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
         }
     }
 
+    /// <summary>What comes after a stop is a block of its own: it begins where the needle is.</summary>
+    private void Stop()
+    {
+        Blocks.Stop();
+        _sewn = null;
+    }
+
     private void Lift()
     {
         if (_sewn is not null)
@@ -196,11 +224,10 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
         }
     }
 
-    private string? Move(double? x, double? y, double? i, double? j, double? r)
+    private string? Move(NeedleLine line)
     {
         var (fromX, fromY) = (_x, _y);
-        _x = x is { } across ? (_isRelative ? _x : 0) + (across * _unit) : _x;
-        _y = y is { } down ? (_isRelative ? _y : 0) + (down * _unit) : _y;
+        (_x, _y) = Aim(line);
         var sews = _motion > 0 && (_isDown || !_knowsHeight);
         if (!sews)
         {
@@ -219,14 +246,13 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
         {
             return Put(OpenedMove.Stitch, _x, _y);
         }
-        return Arc(fromX, fromY, i, j, r);
+        return Arc(fromX, fromY, line);
     }
 
-    private string? Arc(double fromX, double fromY, double? i, double? j, double? r)
+    private string? Arc(double fromX, double fromY, NeedleLine line)
     {
         var arc = new NeedleArc(new Point(fromX, fromY), new Point(_x, _y), _motion == 2);
-        Point? middle = i is null && j is null ? null : new Point((i ?? 0) * _unit, (j ?? 0) * _unit);
-        if (arc.Centre(middle, r * _unit) is not { } centre)
+        if (arc.Centre(Middle(fromX, fromY, line), line.R * _unit) is not { } centre)
         {
             return "an arc has no centre and no radius";
         }
@@ -244,6 +270,21 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
         return null;
     }
 
+    /// <summary>From an arc's beginning to its centre, mm; null where the line does not say so.</summary>
+    private Point? Middle(double fromX, double fromY, NeedleLine line)
+    {
+        if (line.I is null && line.J is null)
+        {
+            return null;
+        }
+        return _isCentrePlace
+            ? new Point(
+                line.I is { } x ? _originX + (x * _unit) - fromX : 0,
+                line.J is { } y ? _originY + (y * _unit) - fromY : 0
+            )
+            : new Point((line.I ?? 0) * _unit, (line.J ?? 0) * _unit);
+    }
+
     private string? Put(OpenedMove move, double x, double y)
     {
         if (Blocks.Stitches > StitchDesign.MostPoints)
@@ -257,5 +298,21 @@ internal sealed class NeedlePathMachine(OpenedReading reading)
         }
         _sewn = at;
         return null;
+    }
+
+    /// <summary>What the places of a line are to the needle.</summary>
+    private enum PlacesTaken
+    {
+        /// <summary>It goes there.</summary>
+        AsMove,
+
+        /// <summary>The place where it is has these numbers from here on.</summary>
+        AsOrigin,
+
+        /// <summary>It is lifted and goes by there.</summary>
+        AsWayHome,
+
+        /// <summary>None: they are times, or belong to what is left aside.</summary>
+        Not,
     }
 }

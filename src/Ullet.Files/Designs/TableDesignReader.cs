@@ -71,9 +71,10 @@ public static class TableDesignReader
             );
         }
         using var csv = Open(text);
+        var divider = Divider(text);
         try
         {
-            return Read(csv, name, columns, reading, hasHeader: !IsNumber(names, columns[3]));
+            return Read(csv, divider, name, columns, reading, hasHeader: !IsNumber(names, columns[3], divider));
         }
         catch (CsvFormatException)
         {
@@ -83,6 +84,7 @@ public static class TableDesignReader
 
     private static Result<StitchDesign> Read(
         CsvReader csv,
+        char divider,
         string name,
         ImmutableArray<int> columns,
         OpenedReading reading,
@@ -128,7 +130,7 @@ public static class TableDesignReader
                 "jump" or "j" or "move" => OpenedMove.Jump,
                 _ => (OpenedMove?)null,
             };
-            if (move is not { } kind || Number(Cell(3)) is not { } x || Number(Cell(4)) is not { } y)
+            if (move is not { } kind || Number(Cell(3), divider) is not { } x || Number(Cell(4), divider) is not { } y)
             {
                 missed++;
                 if (leftOut.Count < MostLeftOut)
@@ -210,12 +212,17 @@ public static class TableDesignReader
         return -1;
     }
 
-    private static bool IsNumber(ImmutableArray<string> names, int column) =>
-        column >= 0 && column < names.Length && Number(names[column].Trim()) is not null;
+    private static bool IsNumber(ImmutableArray<string> names, int column, char divider) =>
+        column >= 0 && column < names.Length && Number(names[column].Trim(), divider) is not null;
 
-    private static double? Number(string text) =>
-        double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
-        && double.IsFinite(number)
+    /// <summary>A number; where something else divides the cells a comma may stand for its point.</summary>
+    private static double? Number(string text, char divider) =>
+        double.TryParse(
+            divider == ',' ? text : text.Replace(',', '.'),
+            NumberStyles.Float,
+            CultureInfo.InvariantCulture,
+            out var number
+        ) && double.IsFinite(number)
             ? number
             : null;
 
