@@ -22,8 +22,8 @@ internal sealed class CutUnderBorderCheck : ICheck
                     FindingLevel.Stop,
                     element.Id,
                     match.At,
-                    $"The edge of {element.Name} does not lie under {border} everywhere: {match.Covered * 100:0} % of it does. Change its allowance, "
-                        + "or take its shape off the stitches again."
+                    $"The edge of {element.Name} does not lie under {border} everywhere: {match.Covered * 100:0} % of it does, {Off(match)}. "
+                        + "Change its allowance, or take its shape off the stitches again."
                 );
             }
             else if (!match.Holds)
@@ -39,4 +39,14 @@ internal sealed class CutUnderBorderCheck : ICheck
             }
         }
     }
+
+    /// <summary>Which way it misses the border, and by how much.</summary>
+    private static string Off(BorderMatch match) =>
+        (match.Outside < 0, match.Bite < 0) switch
+        {
+            (true, true) =>
+                $"it peeps out by up to {-match.Outside:0.0} mm and stays up to {-match.Bite:0.0} mm short of it",
+            (true, false) => $"it peeps out by up to {-match.Outside:0.0} mm",
+            (false, _) => $"it stays up to {-match.Bite:0.0} mm short of it",
+        };
 }

@@ -6,7 +6,7 @@ namespace Ullet.Core.Recovery;
 
 /// <summary>How a cut edge lies under a border that was only opened, mm.</summary>
 /// <param name="Bite">How far the border reaches inside the edge at the worst place; below 0 where it does not reach it.</param>
-/// <param name="Outside">How far it reaches outside the edge at the worst place.</param>
+/// <param name="Outside">How far it reaches outside the edge at the worst place; below 0 where the edge peeps out.</param>
 /// <param name="At">The worst place on the edge.</param>
 /// <param name="Covered">The share of the edge that lies under the border.</param>
 public sealed record BorderMatch(double Bite, double Outside, Point At, double Covered)
@@ -36,6 +36,7 @@ public sealed record BorderMatch(double Bite, double Outside, Point At, double C
         var (within, inside) = (new AreaIndex(band), new AreaIndex(area));
         var rings = band.SelectMany(region => region.Rings).ToLookup(ring => IsInside(ring, inside));
         var (inner, outer) = (new SegmentIndex(rings[true]), new SegmentIndex(rings[false]));
+        var sides = new SegmentIndex(band.SelectMany(region => region.Rings));
         var (bite, outside, worst, at, covered, all) = (Most, Most, Most, Point.Zero, 0, 0);
         foreach (var ring in area.SelectMany(region => region.Rings))
         {
@@ -44,18 +45,21 @@ public sealed record BorderMatch(double Bite, double Outside, Point At, double C
             {
                 Budget.Spend();
                 all++;
-                // A side that is not there can't be missed: where a piece is narrow, the border covers all of it.
-                var (deep, wide) = (
-                    inner.Nearest(place, Most)?.DistanceTo(place) ?? Most,
-                    outer.Nearest(place, Most)?.DistanceTo(place) ?? Most
-                );
-                if (!within.Holds(place))
+                double deep,
+                    wide;
+                if (within.Holds(place))
                 {
-                    (deep, wide) = deep < wide ? (-deep, wide) : (deep, -wide);
+                    covered++;
+                    // A side that is not there can't be missed: where a piece is narrow, the border covers all of it.
+                    deep = inner.Nearest(place, Most)?.DistanceTo(place) ?? Most;
+                    wide = outer.Nearest(place, Most)?.DistanceTo(place) ?? Most;
                 }
                 else
                 {
-                    covered++;
+                    var near = sides.Nearest(place, Most);
+                    var off = near?.DistanceTo(place) ?? Most;
+                    var isBeyond = near is { } side && inside.Holds(Point.Lerp(place, side, 0.5));
+                    (deep, wide) = isBeyond ? (off, -off) : (-off, off);
                 }
                 (bite, outside) = (Math.Min(bite, deep), Math.Min(outside, wide));
                 if (Math.Min(deep, wide) < worst)

@@ -68,6 +68,46 @@ public sealed class PieceFinderTests
         Assert.InRange(cover.Spacing, spacing - 0.02, spacing + 0.02);
     }
 
+    [Theory]
+    [InlineData(2)]
+    [InlineData(2.6)]
+    [InlineData(3.4)]
+    public void AWindowWithANarrowGap_IsFoundUnderABlanketThatFillsIt(double gap)
+    {
+        // Two legs beside each other: the spine of the blanket has no room between them for its own distance.
+        var half = gap / 2;
+        Point[] arch =
+        [
+            new(-22, -24),
+            new(22, -24),
+            new(22, 24),
+            new(half, 24),
+            new(half, -8),
+            new(-half, -8),
+            new(-half, 24),
+            new(-22, 24),
+        ];
+        var project = Piece(new OutlinePart(Contour.Polygon([.. arch]), []), Method.SetBehind, CoverKind.Blanket);
+        var (readings, hands) = Read(SampleProject.Evaluate(project).Hoopings[0].Program);
+        var piece = Assert.Single(new PieceFinder(readings, i => hands[i]).Find());
+        Assert.Equal(Method.SetBehind, piece.Method);
+        Assert.Equal(CoverKind.Blanket, piece.Cover!.Kind);
+    }
+
+    [Fact]
+    public void ARingThatGoesRoundSomethingElse_IsNoCoverOfAPiece()
+    {
+        var outline = new RunLine([.. Circle(12)], true, 2, 2.5);
+        foreach (var radius in new double[] { 4, 20, 40 })
+        {
+            var blanket = new BlockReading(OpenedLook.Blanket, [new RunLine([.. Circle(radius)], true, 1, 2.5)], null)
+            {
+                Teeth = 4,
+            };
+            Assert.Empty(new PieceFinder([new BlockReading(OpenedLook.Run, [outline], null), blanket]).Find());
+        }
+    }
+
     [Fact]
     public void LinesThatTouchNothing_GiveNoPiece()
     {
@@ -78,12 +118,14 @@ public sealed class PieceFinderTests
     [Fact]
     public void ACircleOfNeedlePoints_IsACircleAgain()
     {
-        var points = Enumerable
-            .Range(0, 30)
-            .Select(i => new Point(12 * Math.Cos(i * Math.PI / 15), 12 * Math.Sin(i * Math.PI / 15)));
-        var ring = new RunLine([.. points], true, 1, 2.5).Ring();
+        var ring = new RunLine([.. Circle(12)], true, 1, 2.5).Ring();
         Assert.All(ring.Points, at => Assert.InRange(Math.Sqrt((at.X * at.X) + (at.Y * at.Y)), 11.99, 12.01));
     }
+
+    private static IEnumerable<Point> Circle(double radius) =>
+        Enumerable
+            .Range(0, 30)
+            .Select(i => new Point(radius * Math.Cos(i * Math.PI / 15), radius * Math.Sin(i * Math.PI / 15)));
 
     private static bool IsAlike(Method found, Method meant) =>
         found == meant || (found == Method.CutBeforehand && meant == Method.MarkedOnCloth);
