@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ullet.Core.Edits;
 using Ullet.Core.Evaluation;
+using Ullet.Core.Geometry;
 using Ullet.Core.Opened;
 using Ullet.Core.Pipeline;
 using Ullet.Core.Program;
@@ -62,6 +63,42 @@ internal static class OpenedSample
 
     internal static Project Apply(Project project, params ImmutableArray<Edit> edits) =>
         SampleProject.Apply(project, edits);
+
+    /// <summary>One block with stitches of any length, trims and jumps among them, opened in an empty project.</summary>
+    internal static Project Random(Random random)
+    {
+        var points = new List<OpenedPoint>();
+        var at = new Point(random.Next(-20, 20), random.Next(-20, 20));
+        for (var i = 0; i < 20 + random.Next(200); i++)
+        {
+            var what = random.Next(20);
+            if (what == 0 && points.Count > 0 && points[^1].Move == OpenedMove.Stitch)
+            {
+                points.Add(new OpenedPoint(OpenedMove.Trim, at));
+            }
+            at = (at + new Point((random.NextDouble() - 0.5) * 6, (random.NextDouble() - 0.5) * 6)).Rounded(0.01);
+            if (points.Count == 0 || points[^1].Move == OpenedMove.Trim)
+            {
+                points.Add(new OpenedPoint(OpenedMove.Jump, at));
+            }
+            points.Add(new OpenedPoint(OpenedMove.Stitch, at));
+        }
+        var design = new StitchDesign(
+            "random",
+            [new DesignBlock([.. points], 0)],
+            [
+                new MachineThread
+                {
+                    Id = "t1",
+                    Name = "red",
+                    Colour = "#aa2233",
+                },
+            ]
+        );
+        return new OpenStitches { Token = Token, Name = "random" }
+            .Apply(SampleProject.Empty(), Knowing(design))
+            .Value;
+    }
 
     private sealed class One(StitchDesign design) : IStitchDesigns
     {

@@ -115,7 +115,7 @@ public sealed class TakingApartTests
         for (var seed = part * 100; seed < (part + 1) * 100; seed++)
         {
             var random = new Random(seed);
-            var project = Random(random);
+            var project = OpenedSample.Random(random);
             var block = project.Elements[0];
             var lasso = Circle(random);
             var erase = new EraseOpened { ElementIds = [block.Id], Lasso = lasso }.Apply(
@@ -206,41 +206,6 @@ public sealed class TakingApartTests
                 $"seed {seed}: a single hole is left"
             );
         }
-    }
-
-    private static Project Random(Random random)
-    {
-        var points = new List<OpenedPoint>();
-        var at = new Point(random.Next(-20, 20), random.Next(-20, 20));
-        for (var i = 0; i < 20 + random.Next(200); i++)
-        {
-            var what = random.Next(20);
-            if (what == 0 && points.Count > 0 && points[^1].Move == OpenedMove.Stitch)
-            {
-                points.Add(new OpenedPoint(OpenedMove.Trim, at));
-            }
-            at = (at + new Point((random.NextDouble() - 0.5) * 6, (random.NextDouble() - 0.5) * 6)).Rounded(0.01);
-            if (points.Count == 0 || points[^1].Move == OpenedMove.Trim)
-            {
-                points.Add(new OpenedPoint(OpenedMove.Jump, at));
-            }
-            points.Add(new OpenedPoint(OpenedMove.Stitch, at));
-        }
-        var design = new Core.Opened.StitchDesign(
-            "random",
-            [new Core.Opened.DesignBlock([.. points], 0)],
-            [
-                new MachineThread
-                {
-                    Id = "t1",
-                    Name = "red",
-                    Colour = "#aa2233",
-                },
-            ]
-        );
-        return new OpenStitches { Token = OpenedSample.Token, Name = "random" }
-            .Apply(SampleProject.Empty(), OpenedSample.Knowing(design))
-            .Value;
     }
 
     private static ImmutableArray<double> Circle(Random random)
