@@ -12,6 +12,7 @@ namespace Ullet.Server.Pictures;
 /// project's anew when it was saved.</summary>
 internal sealed class PictureMaker(
     ShelfPictures pictures,
+    StatePictures states,
     FirstAnswer first,
     IServiceScopeFactory scopes,
     ServerOptions options,
@@ -26,7 +27,9 @@ internal sealed class PictureMaker(
     {
         await first.Given.WaitAsync(stoppingToken);
         var rows = ShelfRows.Shelved(options.DataFolder);
-        pictures.KeepOnly(rows.Select(row => row.Id).ToHashSet(StringComparer.Ordinal));
+        var known = rows.Select(row => row.Id).ToHashSet(StringComparer.Ordinal);
+        pictures.KeepOnly(known);
+        states.KeepOnly(known);
         foreach (var row in rows.Where(row => !pictures.Has(row.Id, row.HeadId)))
         {
             pictures.Want(row.Id);

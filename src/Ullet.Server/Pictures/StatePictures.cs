@@ -2,7 +2,7 @@ using Ullet.Server.Hosting;
 
 namespace Ullet.Server.Pictures;
 
-/// <summary>Pictures of states of projects, a file each beside the database; made anew when one is lost.</summary>
+/// <summary>Pictures of states of projects, as the history shows them.</summary>
 public sealed class StatePictures(ServerOptions options)
 {
     /// <summary>The longer side of a picture, pixels.</summary>
@@ -14,53 +14,15 @@ public sealed class StatePictures(ServerOptions options)
     /// <summary>So many of the oldest go when there are more.</summary>
     private const int Cleared = 600;
 
-    private readonly string _folder = Path.Combine(options.DataFolder, "pictures", "states");
+    private readonly PictureFolder _folder = new(Path.Combine(options.DataFolder, "pictures", "states"));
 
     /// <summary>A state's picture; null where it is not kept.</summary>
-    internal byte[]? Find(string projectId, long revision)
-    {
-        try
-        {
-            var file = FileOf(projectId, revision);
-            return File.Exists(file) ? File.ReadAllBytes(file) : null;
-        }
-        catch (IOException)
-        {
-            // It was cleared in the meantime.
-            return null;
-        }
-    }
+    internal byte[]? Find(string projectId, long revision) => _folder.Find(projectId, revision);
 
     /// <summary>Keeps a picture; where nothing can be written it is made again the next time.</summary>
-    internal void Keep(string projectId, long revision, byte[] png)
-    {
-        try
-        {
-            Directory.CreateDirectory(_folder);
-            var file = FileOf(projectId, revision);
-            var unfinished = $"{file}.{Guid.NewGuid():N}.part";
-            File.WriteAllBytes(unfinished, png);
-            File.Move(unfinished, file, overwrite: true);
-            Clear();
-        }
-        catch (Exception wrong) when (wrong is IOException or UnauthorizedAccessException)
-        {
-            // A picture is no part of the work.
-        }
-    }
+    internal void Keep(string projectId, long revision, byte[] png) =>
+        _folder.Keep(projectId, revision, png, () => _folder.Clear(Most, Cleared));
 
-    private void Clear()
-    {
-        var all = new DirectoryInfo(_folder).GetFiles();
-        if (all.Length <= Most)
-        {
-            return;
-        }
-        foreach (var old in all.OrderBy(file => file.LastWriteTimeUtc).Take(all.Length - Most + Cleared))
-        {
-            old.Delete();
-        }
-    }
-
-    private string FileOf(string projectId, long revision) => Path.Combine(_folder, $"{projectId}-{revision}.png");
+    /// <inheritdoc cref="PictureFolder.KeepOnly(IReadOnlySet{string})"/>
+    internal void KeepOnly(IReadOnlySet<string> projectIds) => _folder.KeepOnly(projectIds);
 }
