@@ -28,25 +28,14 @@ public sealed record CutExportDto(
 public sealed class CutExports(UlletDb db, TimeProvider clock, ILogger<CutExports> log)
 {
     /// <summary>Notes a file that goes out; on a full or read-only disk it goes out without a note.</summary>
-    internal async Task TryNote(
+    internal Task TryNote(
         Head head,
         CutSheet sheet,
         PlacedShape? placed,
         CutFormat format,
         string name,
         CancellationToken cancellation
-    )
-    {
-        try
-        {
-            await Note(head, sheet, placed, format, name, cancellation);
-        }
-        catch (Exception wrong) when (SqliteFaults.Of(wrong) is StoreFault.Full or StoreFault.ReadOnly)
-        {
-            db.ChangeTracker.Clear();
-            log.LogWarning(wrong, "The cut file {Name} was handed out, but could not be noted", name);
-        }
-    }
+    ) => SideNotes.Try(db, log, name, () => Note(head, sheet, placed, format, name, cancellation));
 
     /// <summary>Notes a file, in place of an older one of the same sheet and format.</summary>
     private async Task Note(

@@ -17,25 +17,14 @@ public sealed record HandedDto(long Id, string Name, long At, long Length, long 
 internal sealed class HandedOut(UlletDb db, TimeProvider clock, ILogger<HandedOut> log)
 {
     /// <summary>Notes a file that goes out; on a full or read-only disk it goes out without a note.</summary>
-    internal async Task TryNote(
+    internal Task TryNote(
         string projectId,
         long revision,
         string name,
         string mediaType,
         ReadOnlyMemory<byte> bytes,
         CancellationToken cancellation
-    )
-    {
-        try
-        {
-            await Note(projectId, revision, name, mediaType, bytes, cancellation);
-        }
-        catch (Exception wrong) when (SqliteFaults.Of(wrong) is StoreFault.Full or StoreFault.ReadOnly)
-        {
-            db.ChangeTracker.Clear();
-            log.LogWarning(wrong, "The file {Name} was handed out, but could not be noted", name);
-        }
-    }
+    ) => SideNotes.Try(db, log, name, () => Note(projectId, revision, name, mediaType, bytes, cancellation));
 
     /// <summary>Notes a file. The same bytes of the same state are one entry, with the time when they went out last.</summary>
     private async Task Note(

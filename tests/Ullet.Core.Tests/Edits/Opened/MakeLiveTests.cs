@@ -150,6 +150,19 @@ public sealed class MakeLiveTests
         var cut = SampleProject.Apply(opened, new CutFromStitches { ElementId = opened.Elements[0].Id, Allowance = 6 });
         var finding = Assert.Single(SampleProject.Evaluate(cut).Findings, found => found.Code == "cut-uncovered");
         Assert.Equal(Core.Findings.FindingLevel.Stop, finding.Level);
+        Assert.Contains("it peeps out by up to ", finding.Words, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void CutShape_ThatIsTooSmall_StaysShortOfItsBorder()
+    {
+        var opened = OpenedSample.Opened(Source(Method.CutBeforehand, CoverKind.Satin), withHands: false);
+        var cut = SampleProject.Apply(
+            opened,
+            new CutFromStitches { ElementId = opened.Elements[0].Id, Allowance = -4 }
+        );
+        var finding = Assert.Single(SampleProject.Evaluate(cut).Findings, found => found.Code == "cut-uncovered");
+        Assert.Contains(" mm short of it. ", finding.Words, StringComparison.Ordinal);
     }
 
     [Fact]
