@@ -115,7 +115,7 @@ public sealed class OpenedPlacedTests
             tried++;
             Assert.Equal(Holes(project), Holes(split.Value));
             Assert.Empty(SampleProject.Evaluate(split.Value).RunSheet.Order.Broken);
-            var sections = NeedleSections.Of(((OpenedForm)project.Elements[0].Form).Points).Count();
+            var sections = NeedleSections.Of(((OpenedForm)project.Elements[0].Form).Points).Length;
             Assert.Equal(sections, split.Value.Elements.Length);
             var joined = SampleProject.Apply(
                 split.Value,
