@@ -34,10 +34,17 @@ public abstract class BrowserTest(UlletSite site)
     /// <summary>Opens the demo's harvest patch on the wall.</summary>
     private protected static void OpenPatch(Visitor visitor)
     {
-        visitor.GoTo("/");
-        visitor.Click("link", "Plot 14 harvest patch");
+        OpenFromShelf(visitor, "Plot 14 harvest patch");
         visitor.WaitForText("Run strip");
         visitor.WaitUntilIdle();
+    }
+
+    /// <summary>Opens a project from the shelf. Other tests may have filled it: the project is searched for.</summary>
+    private protected static void OpenFromShelf(Visitor visitor, string title)
+    {
+        visitor.GoTo("/");
+        visitor.Fill("Search the shelf", title);
+        visitor.Click("link", title);
     }
 
     /// <summary>Makes a project of its own, so that tests do not see each other's work.</summary>

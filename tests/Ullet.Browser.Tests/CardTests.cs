@@ -8,8 +8,7 @@ public sealed class CardTests(UlletSite site) : BrowserTest(site), IClassFixture
     public void APouch_IsSewnFromItsBooklet_AndFromACardOnAPhone_ThatGoesOnWithoutTheServer() =>
         Visit(visitor =>
         {
-            visitor.GoTo("/");
-            visitor.Click("link", "Seed-packet pouch");
+            OpenFromShelf(visitor, "Seed-packet pouch");
             visitor.Click("link", "Packet");
             var pdf = visitor.Download("link", "Download: Booklet", "booklet.pdf");
             Assert.Equal("%PDF-"u8.ToArray(), pdf[..5]);
@@ -47,8 +46,7 @@ public sealed class CardTests(UlletSite site) : BrowserTest(site), IClassFixture
             visitor.WaitForText("Turn the work through the gap");
 
             visitor.Resize(1280, 800);
-            visitor.GoTo("/");
-            visitor.Click("link", "Seed-packet pouch");
+            OpenFromShelf(visitor, "Seed-packet pouch");
             visitor.Click("link", "Packet");
             visitor.Click("button", "Show on a phone, on");
             visitor.WaitForNoText("Code to type on the phone");

@@ -78,8 +78,7 @@ public sealed class FindingOneselfTests(UlletSite site) : BrowserTest(site), ICl
     public void PutItRight_IsFoundByTheSearchBox_AndTheHelpFromAFinding() =>
         Visit(visitor =>
         {
-            visitor.GoTo("/");
-            visitor.Click("link", "Seed-packet pouch");
+            OpenFromShelf(visitor, "Seed-packet pouch");
             visitor.Click("link", "Run sheet");
             visitor.DragStep("Rowan, satin", "Stabiliser, trim");
             visitor.WaitForText("This order does not work");

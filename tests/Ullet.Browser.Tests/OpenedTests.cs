@@ -92,8 +92,7 @@ public sealed class OpenedTests(UlletSite site) : BrowserTest(site), IClassFixtu
             visitor.Click("button", "Keep it");
             visitor.WaitForText("Key hole stands on the shelf of parts now");
 
-            visitor.GoTo("/");
-            visitor.Click("link", "Seed-packet pouch");
+            OpenFromShelf(visitor, "Seed-packet pouch");
             visitor.WaitForText("Run strip");
             visitor.Click("button", "Stitches");
             visitor.PressButton("Shelf of parts");

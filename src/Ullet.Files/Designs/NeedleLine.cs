@@ -41,14 +41,14 @@ internal sealed class NeedleLine
                 case 'R':
                     R = number;
                     break;
-                case 'K':
+                case 'K' when number != 0:
                     Cannot ??= "an arc in another plane; a needle works in one plane only";
                     break;
-                case 'A' or 'B' or 'C' or 'U' or 'V' or 'W':
+                case 'A' or 'B' or 'C' or 'U' or 'V' or 'W' when number != 0:
                     Cannot ??= $"the axis {letter} turns or moves something that a needle has not";
                     break;
                 default:
-                    // Feed, speed, numbers of lines, times of pauses.
+                    // Feed, speed, numbers of lines, times of pauses; other axes that rest.
                     break;
             }
         }

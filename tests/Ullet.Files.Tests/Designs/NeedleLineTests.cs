@@ -82,7 +82,7 @@ public sealed class NeedleLineTests
     {
         string[] bare = [.. Start, "G1 X5 Y0", "X9 Y3", "Y7"];
         var said = bare.Select(
-            (line, i) => $"n{(i + 1) * 10} {line.ToLowerInvariant()} f1200 s90 (by (hand) ; and so on"
+            (line, i) => $"n{(i + 1) * 10} {line.ToLowerInvariant()} f1200 s90 a0 k0 (by (hand) ; and so on"
         );
         Assert.Equal(Sewn(bare), Sewn(["%", .. said, "%"]));
     }
