@@ -43,15 +43,14 @@ internal static class MethodTold
         {
             return cover.Outside > 0;
         }
-        var (above, beneath) = (InsetOf(cover, false), InsetOf(cover, true));
+        var inset = InsetOf(cover);
         var (inside, outside) = (cover.Width - cover.Outside, cover.Outside);
         var usual = UsualShare(cover.Kind);
-        return Math.Abs(((outside + beneath) / cover.Width) - usual)
-            < Math.Abs(((inside + above) / cover.Width) - usual);
+        return Math.Abs(((outside + inset) / cover.Width) - usual) < Math.Abs(((inside + inset) / cover.Width) - usual);
     }
 
     /// <summary>How far an outline run lies from its outline: as far as usual, but under the cover.</summary>
-    internal static double InsetOf(RecoveredCover cover, bool isBeneath)
+    internal static double InsetOf(RecoveredCover cover)
     {
         if (cover.Kind is CoverKind.Bean or CoverKind.RawEdge)
         {
@@ -62,7 +61,8 @@ internal static class MethodTold
         return Math.Max(0, Math.Min(StitchDefaults.TackInsetTrimmed, within));
     }
 
-    private static double UsualShare(CoverKind kind) =>
+    /// <summary>The share of a cover that lies on its cloth's side of the outline where nobody set another.</summary>
+    internal static double UsualShare(CoverKind kind) =>
         kind switch
         {
             CoverKind.Satin or CoverKind.Zigzag => StitchDefaults.CoverInsideShare,

@@ -114,7 +114,7 @@ public sealed class PieceFinder
     private RecoveredPiece? Outlined(int block, OutlinePart part, Region area, RecoveredCover cover)
     {
         var isBeneath = _before(block) is { } hands ? hands.LaysBeneath : MethodTold.IsBeneath(cover);
-        var inset = MethodTold.InsetOf(cover, isBeneath);
+        var inset = MethodTold.InsetOf(cover);
         var moved = OutlineOffset.By(new Outline([part]), isBeneath ? -inset : inset, CornerStyle.Sharp).Parts;
         if (moved.Length != 1)
         {

@@ -63,10 +63,10 @@ public sealed class MethodToldTests
         {
             // As sewn: the cover has its usual share on the cloth's side of the outline, the run lies off the outline by its inset.
             var bare = Cover(kind, width, 0);
-            var inset = MethodTold.InsetOf(bare, isBeneath);
-            var share = width - (width * Share(kind));
+            var inset = MethodTold.InsetOf(bare);
+            var share = width - (width * MethodTold.UsualShare(kind));
             // Round a window the cloth is outside of the outline, and the run as well; sides are measured from the run.
-            var outside = isBeneath ? (width * Share(kind)) - inset : share + inset;
+            var outside = isBeneath ? (width * MethodTold.UsualShare(kind)) - inset : share + inset;
             Assert.Equal(isBeneath, MethodTold.IsBeneath(Cover(kind, width, outside)));
         }
     }
@@ -76,7 +76,7 @@ public sealed class MethodToldTests
     {
         Assert.True(MethodTold.IsBeneath(Cover(CoverKind.Bean, 0, 1.5)));
         Assert.False(MethodTold.IsBeneath(Cover(CoverKind.Bean, 0, -1.5)));
-        Assert.Equal(StitchDefaults.TackInsetTrimmed, MethodTold.InsetOf(Cover(CoverKind.Bean, 0, 1.5), true));
+        Assert.Equal(StitchDefaults.TackInsetTrimmed, MethodTold.InsetOf(Cover(CoverKind.Bean, 0, 1.5)));
     }
 
     [Theory]
@@ -89,21 +89,13 @@ public sealed class MethodToldTests
     {
         foreach (var kind in new[] { CoverKind.Satin, CoverKind.Zigzag, CoverKind.Blanket, CoverKind.Motif })
         {
-            var inset = MethodTold.InsetOf(Cover(kind, width, width / 3), false);
+            var inset = MethodTold.InsetOf(Cover(kind, width, width / 3));
             Assert.InRange(inset, 0, StitchDefaults.TackInsetTrimmed);
-            Assert.True(inset == 0 || inset + StitchDefaults.TackUnderCover <= (width * Share(kind)) + 1e-9);
+            Assert.True(
+                inset == 0 || inset + StitchDefaults.TackUnderCover <= (width * MethodTold.UsualShare(kind)) + 1e-9
+            );
         }
     }
-
-    private static double Share(CoverKind kind) =>
-        kind switch
-        {
-            CoverKind.Satin or CoverKind.Zigzag => StitchDefaults.CoverInsideShare,
-            CoverKind.Blanket => StitchDefaults.BlanketBite
-                / (StitchDefaults.BlanketBite + StitchDefaults.BlanketSpine),
-            CoverKind.Motif => StitchDefaults.MotifInsideShare,
-            CoverKind.Bean or CoverKind.RawEdge => throw new ArgumentOutOfRangeException(nameof(kind)),
-        };
 
     private static RecoveredCover Cover(CoverKind kind, double width, double outside) =>
         new(2, kind, width, 0.4, outside);

@@ -143,26 +143,19 @@ public sealed class MakeLiveTests
         );
     }
 
-    [Fact]
-    public void CutShape_ThatIsTooLarge_IsFoundNotToBeCovered()
-    {
-        var opened = OpenedSample.Opened(Source(Method.CutBeforehand, CoverKind.Satin), withHands: false);
-        var cut = SampleProject.Apply(opened, new CutFromStitches { ElementId = opened.Elements[0].Id, Allowance = 6 });
-        var finding = Assert.Single(SampleProject.Evaluate(cut).Findings, found => found.Code == "cut-uncovered");
-        Assert.Equal(Core.Findings.FindingLevel.Stop, finding.Level);
-        Assert.Contains("it peeps out by up to ", finding.Words, StringComparison.Ordinal);
-    }
-
-    [Fact]
-    public void CutShape_ThatIsTooSmall_StaysShortOfItsBorder()
+    [Theory]
+    [InlineData(6, "it peeps out by up to ")]
+    [InlineData(-4, " mm short of it. ")]
+    public void CutShape_TooLargeOrTooSmall_IsFoundNotToBeCovered(double allowance, string words)
     {
         var opened = OpenedSample.Opened(Source(Method.CutBeforehand, CoverKind.Satin), withHands: false);
         var cut = SampleProject.Apply(
             opened,
-            new CutFromStitches { ElementId = opened.Elements[0].Id, Allowance = -4 }
+            new CutFromStitches { ElementId = opened.Elements[0].Id, Allowance = allowance }
         );
         var finding = Assert.Single(SampleProject.Evaluate(cut).Findings, found => found.Code == "cut-uncovered");
-        Assert.Contains(" mm short of it. ", finding.Words, StringComparison.Ordinal);
+        Assert.Equal(Core.Findings.FindingLevel.Stop, finding.Level);
+        Assert.Contains(words, finding.Words, StringComparison.Ordinal);
     }
 
     [Fact]
