@@ -78,6 +78,35 @@ public sealed class NeedleLineTests
     }
 
     [Fact]
+    public void AnOriginInInches_AndOneOfOneAxisOnly_AreTaken()
+    {
+        var inches = Sewn(["G20", "G90", "G0 X0 Y0", "M3", "G1 X1 Y1", "G92 X0", "G1 X1 Y2", "G91", "G1 X1 Y0"]);
+        AssertNear([new Point(0, 0), new Point(25.4, -25.4), new Point(50.8, -50.8), new Point(76.2, -50.8)], inches);
+    }
+
+    [Theory]
+    [InlineData("M0")]
+    [InlineData("M1")]
+    [InlineData("G4 P1")]
+    public void AStopBeforeTheFirstStitch_OrAfterTheLast_StopsNothing(string stop)
+    {
+        var design = Read([stop, .. Start, stop, "G1 X5 Y0", "G1 X9 Y0", "M5", stop, "M30"]);
+        Assert.False(Assert.Single(design.Blocks).StopAfter);
+        Assert.Equal(3, design.Blocks[0].StitchCount);
+    }
+
+    [Theory]
+    [InlineData("A12")]
+    [InlineData("B-1")]
+    [InlineData("K0.5")]
+    public void AnAxisThatANeedleHasNot_IsRefusedOnceItMoves(string axis)
+    {
+        var text = string.Join('\n', [.. Start, "G1 X5 Y0 A0 B0 K0", $"G1 X9 Y0 {axis}"]);
+        var read = StitchDesignFiles.Read(Encoding.UTF8.GetBytes(text), "path", new OpenedReading());
+        Assert.Equal("line 6", read.Refusal!.Place);
+    }
+
+    [Fact]
     public void NumbersOfLinesFeedsAndRemarks_ChangeNothing()
     {
         string[] bare = [.. Start, "G1 X5 Y0", "X9 Y3", "Y7"];
